@@ -1,0 +1,46 @@
+import { formatRange } from '../quantity/index.js';
+import { operandsOf, type Figure } from './figure.js';
+
+/** One line of a figure's working, as drawn in the margin and printed in reports. */
+export interface WorkingLine {
+  readonly depth: number;
+  readonly label: string;
+  /** The value with its unit, as shown. */
+  readonly result: string;
+  /** The expression with numbers put in, or empty for a leaf. */
+  readonly expression: string;
+  /** Where a leaf came from, or what a function does; empty for plain arithmetic. */
+  readonly note: string;
+  readonly kind: Figure['how']['kind'];
+}
+
+const shown = (figure: Figure): string => `${formatRange(figure.value, 4)}${figure.unit ? ` ${figure.unit}` : ''}`;
+
+function expression(figure: Figure): string {
+  if (figure.how.kind === 'operation') return figure.how.of.map(shown).join(` ${figure.how.sign} `);
+  return '';
+}
+
+function note(figure: Figure): string {
+  switch (figure.how.kind) {
+    case 'literal': return `${figure.how.provenance}: ${figure.how.source}`;
+    case 'assumption': return `assumed: ${figure.how.source}`;
+    case 'constant': return figure.how.source;
+    case 'function': return figure.how.text;
+    case 'operation': return '';
+  }
+}
+
+/**
+ * The lines that show how a figure was made, the figure itself first, its operands indented below.
+ * @example workingLines(costPerKg)[0]?.expression // '24.00 EUR ÷ 2.400 kg'
+ */
+export function workingLines(figure: Figure): readonly WorkingLine[] {
+  const lines: WorkingLine[] = [];
+  const visit = (f: Figure, depth: number): void => {
+    lines.push({ depth, label: f.label, result: shown(f), expression: expression(f), note: note(f), kind: f.how.kind });
+    operandsOf(f).forEach((operand) => visit(operand, depth + 1));
+  };
+  visit(figure, 0);
+  return lines;
+}

@@ -1,0 +1,3 @@
+export * from './crops.js';
+export * from './site.js';
+export * from './soilTemperature.js';

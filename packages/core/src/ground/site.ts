@@ -1,0 +1,38 @@
+import { assumption, type Figure } from '../figure/index.js';
+import type { Range } from '../quantity/index.js';
+
+export const MEDIA = ['mineralSoil', 'organicPotting', 'inertPotting'] as const;
+export type Medium = (typeof MEDIA)[number];
+export const TEXTURES = ['sand', 'loam', 'clay', 'peat'] as const;
+export type Texture = (typeof TEXTURES)[number];
+
+/** A plot as the computation sees it. */
+export interface Site {
+  readonly areaM2: number;
+  readonly crop: string;
+  readonly medium: Medium;
+  readonly texture: Texture;
+  readonly pH: number | undefined;
+  /** Twelve monthly mean soil temperatures in °C, January first; or the annual sine. */
+  readonly temperature:
+    | { readonly kind: 'monthly'; readonly meansC: readonly number[] }
+    | { readonly kind: 'sine'; readonly meanC: number; readonly amplitudeC: number; readonly warmestDay: number };
+  /** ISO date of sowing, planting or the start of spring growth. */
+  readonly plantedOn: string;
+}
+
+const BIOLOGY: Readonly<Record<Medium, { readonly range: Range; readonly why: string }>> = {
+  mineralSoil: { range: { low: 1, mid: 1, high: 1 }, why: 'mineral soil is the reference' },
+  organicPotting: { range: { low: 2, mid: 3, high: 4 }, why: 'a purely organic potting medium decomposes meals 2–4 times faster in its first weeks' },
+  inertPotting: { range: { low: 0.2, mid: 0.3, high: 0.4 }, why: 'sterile, inert media hold few decomposers' },
+};
+
+/** How fast a medium's life decomposes organic matter, relative to mineral soil. */
+export const biologyFactor = (medium: Medium): Figure =>
+  assumption('life in the medium', BIOLOGY[medium].range, '× mineral soil', BIOLOGY[medium].why);
+
+export const MEDIUM_NAMES: Readonly<Record<Medium, string>> = {
+  mineralSoil: 'garden or field soil',
+  organicPotting: 'organic potting mix',
+  inertPotting: 'inert medium (coir, perlite, rockwool)',
+};

@@ -1,0 +1,151 @@
+import { compoundPerElement, symbolIn } from '../nutrient/index.js';
+import { formatNumber } from '../quantity/index.js';
+import { pricePerKg } from '../price/index.js';
+import { midFraction, type Grade, type GradePart, type Product } from '../shelf/index.js';
+import { mixture, type Component, type Mixture } from './mixture.js';
+import { solve, type LinearProgram, type LpSolver, type Row } from './linearProgram.js';
+
+/** What a mix should be. A grade fixes the strength; a ratio leaves it free. */
+export interface BlendTarget {
+  readonly kind: 'grade' | 'ratio';
+  readonly parts: Grade;
+  /** How far a named nutrient may exceed what is asked, as a share of the largest part; a part of 0 may reach this too. */
+  readonly tolerance: number;
+}
+
+export interface Shortfall {
+  readonly part: GradePart;
+  readonly symbol: string;
+  /** Reached against wanted, in the target's own numbers. */
+  readonly reached: number;
+  readonly kind: 'short' | 'over';
+  readonly message: string;
+}
+
+export type Blend =
+  | {
+      readonly kind: 'recipe';
+      readonly mixture: Mixture;
+      readonly fillerKg: number;
+      readonly minimised: 'cost' | 'mass';
+      /** Products left out because their price is unknown or in another currency. */
+      readonly leftOut: readonly string[];
+    }
+  | { readonly kind: 'tooStrong'; readonly needsPercent: number; readonly strongest: Mixture; readonly strongestGrade: Grade; readonly message: string }
+  | { readonly kind: 'unreachable'; readonly shortfalls: readonly Shortfall[]; readonly closest: Mixture | undefined; readonly message: string }
+  | { readonly kind: 'failed'; readonly message: string };
+
+export const DEFAULT_TOLERANCE = 0.05;
+
+/** Per product: how much of a grade part a kg of it brings, as a fraction in the part's basis. */
+const contentOf = (products: readonly Product[], part: GradePart): readonly number[] =>
+  products.map((p) => midFraction(p, part.nutrient) * compoundPerElement(part.basis));
+
+const largest = (parts: Grade): number => Math.max(...parts.map((p) => p.amount));
+
+/** Named nutrients at least what is asked, at most the tolerance above it. Amounts as fractions of one unit of mix. */
+function nutrientRows(products: readonly Product[], target: BlendTarget): readonly Row[] {
+  const room = (target.tolerance * largest(target.parts)) / 100;
+  return target.parts.map((part) => ({ coefficients: contentOf(products, part), low: part.amount / 100, high: part.amount / 100 + room }));
+}
+
+const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
+
+/** The priced products of the commonest currency; all of them, by mass, when fewer than one is priced. */
+function costing(products: readonly Product[]): { readonly used: readonly Product[]; readonly costs: readonly number[] | undefined; readonly leftOut: readonly string[] } {
+  const priced = products.map((product) => ({ product, price: pricePerKg(product) }));
+  const count = new Map<string, number>();
+  for (const { price } of priced) if (price) count.set(price.currency, (count.get(price.currency) ?? 0) + 1);
+  const [currency] = [...count].sort((a, b) => b[1] - a[1])[0] ?? [];
+  if (!currency) return { used: products, costs: undefined, leftOut: [] };
+  const chosen = priced.filter(({ price }) => price?.currency === currency);
+  return {
+    used: chosen.map(({ product }) => product),
+    costs: chosen.map(({ price }) => price?.figure.value.mid ?? 0),
+    leftOut: priced.filter((p) => !chosen.includes(p)).map(({ product }) => product.name),
+  };
+}
+
+const toComponents = (products: readonly Product[], x: readonly number[]): readonly Component[] =>
+  products.map((product, j) => ({ product, kg: x[j] ?? 0 })).filter((c) => c.kg > 0);
+
+const total = (x: readonly number[]): number => x.reduce((a, b) => a + b, 0);
+
+/** The same recipe scaled to 1 kg. */
+function perKg(products: readonly Product[], x: readonly number[]): readonly Component[] {
+  const mass = total(x);
+  return toComponents(products, x.map((v) => v / mass));
+}
+
+/** Nearest mix when the nutrients cannot all be had: the least sum of deviations, each relative to the largest part. */
+function nearest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
+  const rows = nutrientRows(products, target);
+  const n = products.length;
+  const k = rows.length;
+  // Unknowns: products, then a shortfall and an excess for each nutrient; a breath of mass cost keeps it from padding.
+  const elastic = (row: Row, i: number): Row => ({
+    ...row,
+    coefficients: [...row.coefficients, ...ones(2 * k).map((_, s) => (s === i ? 1 : s === k + i ? -1 : 0))],
+  });
+  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: [...ones(n), ...ones(2 * k).map(() => 0)], high: 1 }] : [];
+  const program: LinearProgram = { minimise: [...ones(n).map(() => 1e-6), ...ones(2 * k)], rows: [...rows.map(elastic), ...limit] };
+  const outcome = solve(program, solver);
+  if (outcome.kind !== 'optimal') return { kind: 'failed', message: 'The solver could not find even the nearest mix.' };
+  const x = outcome.x.slice(0, n);
+  const shortfalls = target.parts.flatMap((part, i): Shortfall[] => {
+    const symbol = symbolIn(part.nutrient, part.basis);
+    const reached = 100 * (rows[i]?.coefficients.reduce((s, c, j) => s + c * (x[j] ?? 0), 0) ?? 0);
+    const short = (outcome.x[n + i] ?? 0) * 100;
+    const over = (outcome.x[n + k + i] ?? 0) * 100;
+    if (short > 1e-6) {
+      const none = (rows[i]?.coefficients ?? []).every((c) => c === 0);
+      return [{ part, symbol, reached, kind: 'short', message: none ? `Nothing chosen contains ${symbol}.` : `${symbol} reaches ${formatNumber(reached)} of ${formatNumber(part.amount)}.` }];
+    }
+    return over > 1e-6 ? [{ part, symbol, reached, kind: 'over', message: `${symbol} comes along with the other nutrients: ${formatNumber(reached)} where ${formatNumber(part.amount)} is wanted.` }] : [];
+  });
+  const closest = total(x) > 1e-9 ? mixture(perKg(products, x)) : undefined;
+  return { kind: 'unreachable', shortfalls, closest, message: `This ${target.kind} cannot be made from these materials. ${shortfalls.map((s) => s.message).join(' ')}` };
+}
+
+/** The ratio can be made but not at this strength: the most concentrated mix at that ratio. */
+function strongest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
+  const outcome = solve({ minimise: ones(products.length), rows: nutrientRows(products, target) }, solver);
+  if (outcome.kind !== 'optimal') return nearest(products, target, solver);
+  const mass = total(outcome.x);
+  const reachable = target.parts.map((part) => ({ ...part, amount: Number((part.amount / mass).toPrecision(4)) }));
+  const needs = mass * 100;
+  const shown = reachable.map((p) => `${formatNumber(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ');
+  return {
+    kind: 'tooStrong',
+    needsPercent: needs,
+    strongest: mixture(perKg(products, outcome.x)),
+    strongestGrade: reachable,
+    message: `The materials for this grade would fill ${formatNumber(needs)} % of the bag. The strongest at this ratio is ${shown}.`,
+  };
+}
+
+/**
+ * The cheapest recipe that meets a target, per kg of mix, found by linear programming. Products with no price are left
+ * out and named; when none has a price the lightest recipe is given instead.
+ *
+ * @param products materials to choose from
+ * @param target grade or ratio with its tolerance
+ * @param solver an LP solver (HiGHS in the program)
+ * @returns a recipe; or, at the wrong strength, the strongest reachable; or what is missing
+ */
+export function blend(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
+  if (products.length === 0) return { kind: 'failed', message: 'No materials are chosen, expected at least one.' };
+  if (!(largest(target.parts) > 0)) return { kind: 'failed', message: 'The target is all zeros, expected at least one nutrient above zero.' };
+  const asked = target.parts.reduce((s, p) => s + p.amount, 0);
+  const { used, costs, leftOut } = costing(products);
+  const rows = nutrientRows(used, target);
+  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: ones(used.length), high: 1 }] : [];
+  const outcome = target.kind === 'grade' && asked > 100 ? ({ kind: 'infeasible' } as const) : solve({ minimise: costs ?? ones(used.length), rows: [...rows, ...limit] }, solver);
+  if (outcome.kind === 'failed') return { kind: 'failed', message: `The solver stopped: ${outcome.status}.` };
+  // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
+  if (outcome.kind === 'infeasible') return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
+  const fillerKg = target.kind === 'grade' ? Math.max(0, 1 - total(outcome.x)) : 0;
+  const components = target.kind === 'grade' ? toComponents(used, outcome.x) : perKg(used, outcome.x);
+  const filler = fillerKg > 1e-9 ? fillerKg : 0;
+  return { kind: 'recipe', mixture: mixture(components, filler), fillerKg: filler, minimised: costs ? 'cost' : 'mass', leftOut };
+}

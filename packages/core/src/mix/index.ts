@@ -1,0 +1,5 @@
+export * from './linearProgram.js';
+export * from './mixture.js';
+export * from './incompatible.js';
+export * from './blend.js';
+export * from './parts.js';

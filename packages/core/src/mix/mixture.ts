@@ -1,0 +1,101 @@
+import { computed, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
+import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
+import { pricePerKg } from '../price/index.js';
+import { inBasis, massFraction, type Product } from '../shelf/index.js';
+import { MixError } from '../errors.js';
+
+/** So much of one product in a mix. */
+export interface Component {
+  readonly product: Product;
+  readonly kg: number;
+}
+
+export interface MixNutrient {
+  readonly nutrient: Nutrient;
+  readonly basis: Basis;
+  /** Share of the mix by mass, in per cent of the basis. */
+  readonly percent: Figure;
+  /** Components that say nothing of this nutrient; it may hold more than shown. */
+  readonly silent: readonly string[];
+}
+
+/** Everything a mix of weighed components is. */
+export interface Mixture {
+  readonly components: readonly Component[];
+  readonly totalKg: number;
+  readonly analysis: readonly MixNutrient[];
+  /** Per kg of mix; undefined when a component has no price or the currencies differ, with the names of those that lack one. */
+  readonly costPerKg: Figure | undefined;
+  readonly unpriced: readonly string[];
+}
+
+const SHOWN_BASIS: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 'K2O' };
+/** The basis a label states a nutrient in: oxides for P and K, the element otherwise. */
+export const labelBasis = (nutrient: Nutrient): Basis => SHOWN_BASIS[nutrient] ?? 'element';
+
+const weightOf = ({ product, kg }: Component): Figure => literal(`weight of ${product.name}`, kg, 'kg', 'measured', 'the recipe');
+
+function nutrientOf(nutrient: Nutrient, components: readonly Component[], total: Figure): MixNutrient | undefined {
+  const basis = labelBasis(nutrient);
+  const symbol = symbolIn(nutrient, basis);
+  const silent: string[] = [];
+  const brought: Figure[] = [];
+  for (const component of components) {
+    const reading = massFraction(component.product, nutrient);
+    if (reading.kind === 'figure') brought.push(times(`${symbol} from ${component.product.name}`, `kg ${symbol}`, [weightOf(component), inBasis(reading.figure, nutrient, basis)]));
+    else silent.push(component.product.name);
+  }
+  if (brought.length === 0) return undefined;
+  const fraction = quotient(`${symbol} in the mix`, 'kg/kg', sum(`${symbol} brought`, `kg ${symbol}`, brought), total);
+  if (!fraction || fraction.value.high <= 0) return undefined;
+  const { low, mid, high } = fraction.value;
+  const percent = computed(`${analyteName(nutrient)} in the mix, as ${symbol}`, { low: low * 100, mid: mid * 100, high: high * 100 }, `% ${symbol}`, 'percent', 'as per cent of the mix by mass', [fraction]);
+  return { nutrient, basis, percent, silent };
+}
+
+/**
+ * The true analysis and cost of a mix of weighed components: every nutrient any of them declares, also those nobody
+ * asked for.
+ * @param components products with masses in kg; zero masses are left out. `fillerKg` is inert and free.
+ * @throws MixError when nothing weighs anything
+ * @example mixture([{ product: urea, kg: 1 }, { product: gypsum, kg: 1 }]) // 23 % N, …
+ */
+export function mixture(components: readonly Component[], fillerKg = 0): Mixture {
+  const used = components.filter((c) => c.kg > 0);
+  if (used.length === 0) throw new MixError('mix.empty', 'No part weighs anything, expected at least one part above zero.', 'parts');
+  const weights = used.map(weightOf);
+  const filler = fillerKg > 0 ? [literal('weight of inert filler', fillerKg, 'kg', 'measured', 'the recipe')] : [];
+  const total = sum('weight of the mix', 'kg', [...weights, ...filler]);
+  const analysis = NUTRIENTS.map((n) => nutrientOf(n, used, total)).filter((n): n is MixNutrient => n !== undefined);
+
+  const prices = used.map((c) => ({ component: c, price: pricePerKg(c.product) }));
+  const currency = prices.find((p) => p.price)?.price?.currency;
+  const unpriced = prices.filter((p) => p.price?.currency !== currency || !p.price).map((p) => p.component.product.name);
+  const costs = prices.flatMap(({ component, price }) =>
+    price ? [times(`cost of ${component.product.name}`, price.currency, [weightOf(component), price.figure])] : [],
+  );
+  const costPerKg = currency && unpriced.length === 0 ? quotient('Cost of the mix', `${currency}/kg`, sum('cost of all parts', currency, costs), total) : undefined;
+  return { components: used, totalKg: total.value.mid, analysis, costPerKg, unpriced };
+}
+
+/** One line of a recipe as a person typed it. */
+export interface TypedPart {
+  readonly product: Product;
+  readonly parts: number;
+}
+
+export type PartsReading =
+  | { readonly kind: 'components'; readonly components: readonly Component[] }
+  | { readonly kind: 'needsDensity'; readonly products: readonly string[] };
+
+/**
+ * Parts by weight or by volume as masses. By volume each part weighs its bulk density; the same recipe read the other
+ * way can be 40 % off, so the caller always says which is meant.
+ * @example readParts([{ product: meal, parts: 2 }], 'volume') // 2 L × 0.6 kg/L = 1.2 kg
+ */
+export function readParts(parts: readonly TypedPart[], by: 'weight' | 'volume'): PartsReading {
+  if (by === 'weight') return { kind: 'components', components: parts.map(({ product, parts: kg }) => ({ product, kg })) };
+  const lacking = parts.filter((p) => p.parts > 0 && p.product.densityKgPerL === undefined).map((p) => p.product.name);
+  if (lacking.length > 0) return { kind: 'needsDensity', products: lacking };
+  return { kind: 'components', components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (product.densityKgPerL ?? 0) })) };
+}

@@ -1,0 +1,32 @@
+import type { Mixture } from './mixture.js';
+
+/** One line of a weigh-out: by weight, by volume where the density is known, and as parts. */
+export interface WeighOut {
+  readonly productId: string;
+  readonly name: string;
+  readonly kg: number;
+  readonly litres: number | undefined;
+  readonly share: number;
+  /** Parts by weight, the smallest component being 1. */
+  readonly partsByWeight: number;
+  /** Parts by volume, the smallest being 1; undefined unless every component has a density. */
+  readonly partsByVolume: number | undefined;
+}
+
+/** A mix scaled to a batch, line by line. @param batchKg mass of the finished batch */
+export function weighOut(mix: Mixture, batchKg: number): readonly WeighOut[] {
+  const scale = batchKg / mix.totalKg;
+  const lines = mix.components.map(({ product, kg }) => ({ product, kg: kg * scale, litres: product.densityKgPerL === undefined ? undefined : (kg * scale) / product.densityKgPerL }));
+  const leastKg = Math.min(...lines.map((l) => l.kg));
+  const volumes = lines.map((l) => l.litres);
+  const leastLitres = volumes.every((v): v is number => v !== undefined) ? Math.min(...volumes) : undefined;
+  return lines.map(({ product, kg, litres }) => ({
+    productId: product.id,
+    name: product.name,
+    kg,
+    litres,
+    share: kg / batchKg,
+    partsByWeight: kg / leastKg,
+    partsByVolume: leastLitres !== undefined && litres !== undefined ? litres / leastLitres : undefined,
+  }));
+}

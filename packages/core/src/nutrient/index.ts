@@ -1,0 +1,2 @@
+export * from './atoms.js';
+export * from './nutrients.js';

@@ -1,0 +1,82 @@
+import { ATOMIC_WEIGHT, molarMass, type Atom, type Composition } from './atoms.js';
+
+/** Elements the ledger keeps accounts of. */
+export const NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Ni', 'Cl', 'Na', 'Si', 'Co', 'Se', 'As', 'Cd', 'Pb', 'Hg', 'Cr'] as const;
+export type Nutrient = (typeof NUTRIENTS)[number];
+
+/** Chemical forms in which nitrogen is declared. `coated` is the footnote "slowly available". */
+export const NITROGEN_FORMS = ['nitrate', 'ammoniacal', 'urea', 'waterSolubleOrganic', 'waterInsoluble', 'coated'] as const;
+export type NitrogenForm = (typeof NITROGEN_FORMS)[number];
+
+/** What one line of an analysis speaks of: an element's total, or one form of nitrogen. */
+export type Analyte = Nutrient | `N.${NitrogenForm}`;
+export const ANALYTES: readonly Analyte[] = [...NUTRIENTS, ...NITROGEN_FORMS.map((form) => `N.${form}` as const)];
+
+/** Ways a figure is declared: as the element, or as one of these compounds. */
+const COMPOUNDS: Readonly<Record<string, { readonly element: Nutrient; readonly composition: Composition }>> = {
+  P2O5: { element: 'P', composition: { P: 2, O: 5 } },
+  K2O: { element: 'K', composition: { K: 2, O: 1 } },
+  CaO: { element: 'Ca', composition: { Ca: 1, O: 1 } },
+  CaCO3: { element: 'Ca', composition: { Ca: 1, C: 1, O: 3 } },
+  MgO: { element: 'Mg', composition: { Mg: 1, O: 1 } },
+  SO3: { element: 'S', composition: { S: 1, O: 3 } },
+  Na2O: { element: 'Na', composition: { Na: 2, O: 1 } },
+  SiO2: { element: 'Si', composition: { Si: 1, O: 2 } },
+  NO3: { element: 'N', composition: { N: 1, O: 3 } },
+  NH4: { element: 'N', composition: { N: 1, H: 4 } },
+};
+export const COMPOUND_BASES = ['P2O5', 'K2O', 'CaO', 'CaCO3', 'MgO', 'SO3', 'Na2O', 'SiO2', 'NO3', 'NH4'] as const;
+export type CompoundBasis = (typeof COMPOUND_BASES)[number];
+/** `element`, or the compound the figure was declared as. */
+export type Basis = 'element' | CompoundBasis;
+
+/** The element an analyte counts: `N.urea` counts N. */
+export const elementOf = (analyte: Analyte): Nutrient => (analyte.startsWith('N.') ? 'N' : (analyte as Nutrient));
+
+/** The bases in which an analyte may be declared, the element first. @example basesOf('P') // ['element', 'P2O5'] */
+export function basesOf(analyte: Analyte): readonly Basis[] {
+  if (analyte === 'N') return ['element'];
+  if (analyte === 'N.nitrate') return ['element', 'NO3'];
+  if (analyte === 'N.ammoniacal') return ['element', 'NH4'];
+  if (analyte.startsWith('N.')) return ['element'];
+  return ['element', ...COMPOUND_BASES.filter((basis) => COMPOUNDS[basis]?.element === analyte)];
+}
+
+/**
+ * Mass of compound per mass of its element, from atomic weights.
+ * @example compoundPerElement('P2O5') // 2.2914
+ */
+export function compoundPerElement(basis: Basis): number {
+  if (basis === 'element') return 1;
+  const compound = COMPOUNDS[basis];
+  if (!compound) return 1;
+  const atoms = compound.composition[compound.element as Atom] ?? 1;
+  return molarMass(compound.composition) / (atoms * ATOMIC_WEIGHT[compound.element as Atom]);
+}
+
+/** Mass of compound needed to carry a mass of element, as the lightest common salt or oxide (used for the over-100 % check). */
+export const oxideBasis = (nutrient: Nutrient): Basis => OXIDES[nutrient] ?? 'element';
+const OXIDES: Readonly<Partial<Record<Nutrient, CompoundBasis>>> = {
+  P: 'P2O5', K: 'K2O', Ca: 'CaO', Mg: 'MgO', S: 'SO3', Na: 'Na2O', Si: 'SiO2',
+};
+
+const NAMES: Readonly<Record<Nutrient, string>> = {
+  N: 'nitrogen', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', S: 'sulfur', Fe: 'iron',
+  Mn: 'manganese', Zn: 'zinc', Cu: 'copper', B: 'boron', Mo: 'molybdenum', Ni: 'nickel', Cl: 'chloride', Na: 'sodium',
+  Si: 'silicon', Co: 'cobalt', Se: 'selenium', As: 'arsenic', Cd: 'cadmium', Pb: 'lead', Hg: 'mercury', Cr: 'chromium',
+};
+export const FORM_NAMES: Readonly<Record<NitrogenForm, string>> = {
+  nitrate: 'nitrate N',
+  ammoniacal: 'ammoniacal N',
+  urea: 'urea N',
+  waterSolubleOrganic: 'other water-soluble organic N',
+  waterInsoluble: 'water-insoluble N',
+  coated: 'slowly available (coated) N',
+};
+
+/** The plain name of an analyte. @example analyteName('N.urea') // 'urea N' */
+export const analyteName = (analyte: Analyte): string =>
+  analyte.startsWith('N.') ? FORM_NAMES[analyte.slice(2) as NitrogenForm] : NAMES[analyte as Nutrient];
+
+/** The symbol shown for an element in a basis. @example symbolIn('P', 'P2O5') // 'P2O5' */
+export const symbolIn = (nutrient: Nutrient, basis: Basis): string => (basis === 'element' ? nutrient : basis);

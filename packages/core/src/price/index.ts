@@ -1,0 +1,3 @@
+export * from './costPerUnit.js';
+export * from './rank.js';
+export * from './pricePerKg.js';

@@ -1,0 +1,39 @@
+import type { Range } from './range.js';
+
+/** What is shown where there is no number. */
+export const NOT_KNOWN = '–';
+
+/**
+ * A number to so many significant figures, grouped with thin spaces, never -0, NaN or Infinity.
+ * @example formatNumber(12345.678, 3) // '12 300'
+ */
+export function formatNumber(value: number | undefined, figures = 3): string {
+  if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
+  if (value === 0) return '0';
+  const rounded = Number(value.toPrecision(figures));
+  const magnitude = Math.floor(Math.log10(Math.abs(rounded)));
+  if (magnitude < -6) return rounded.toExponential(Math.max(0, figures - 1)).replace('-', '−').replace('e', ' × 10^');
+  const decimals = Math.min(12, Math.max(0, figures - 1 - magnitude));
+  return groupDigits(rounded.toFixed(decimals));
+}
+
+/** A number to fixed decimals with the same grouping and the same care for -0. @example formatFixed(-0.001, 2) // '0.00' */
+export function formatFixed(value: number | undefined, decimals: number): string {
+  if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
+  const text = value.toFixed(decimals);
+  return groupDigits(Number(text) === 0 ? text.replace('-', '') : text);
+}
+
+function groupDigits(text: string): string {
+  const [whole = '', fraction] = text.replace('-', '').split('.');
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, '\u2009') : whole;
+  return `${text.startsWith('-') ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+}
+
+/** A range: one number when exact, `low–high` otherwise. @example formatRange({ low: 2, mid: 3, high: 4 }) // '2.00–4.00' */
+export function formatRange(range: Range | undefined, figures = 3): string {
+  if (!range) return NOT_KNOWN;
+  const low = formatNumber(range.low, figures);
+  const high = formatNumber(range.high, figures);
+  return low === high ? formatNumber(range.mid, figures) : `${low}–${high}`;
+}

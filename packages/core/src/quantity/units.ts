@@ -1,0 +1,124 @@
+/**
+ * Units and household measures. Canonical: kg, m², L, m, day, fraction by mass, kg/m².
+ * Factors are exact by definition (international pound 0.45359237 kg, inch 0.0254 m, US gallon 231 in³).
+ */
+export type Dimension = 'mass' | 'volume' | 'area' | 'length' | 'fraction' | 'arealRate' | 'arealVolume' | 'density' | 'count';
+
+export interface Unit {
+  readonly symbol: string;
+  readonly dimension: Dimension;
+  /** How many canonical units one of this unit is. */
+  readonly factor: number;
+  readonly aliases: readonly string[];
+}
+
+const POUND_KG = 0.45359237;
+const FOOT_M = 0.3048;
+const ACRE_M2 = 43560 * FOOT_M ** 2;
+const US_GALLON_L = 3.785411784;
+const IMPERIAL_GALLON_L = 4.54609;
+
+const unit = (symbol: string, dimension: Dimension, factor: number, ...aliases: string[]): Unit => ({
+  symbol,
+  dimension,
+  factor,
+  aliases,
+});
+
+export const UNITS: readonly Unit[] = [
+  unit('kg', 'mass', 1, 'kilo', 'kilos', 'kilogram', 'kilograms', 'kgs'),
+  unit('g', 'mass', 1e-3, 'gram', 'grams', 'gr', 'gm'),
+  unit('mg', 'mass', 1e-6, 'milligram', 'milligrams'),
+  unit('t', 'mass', 1000, 'tonne', 'tonnes'),
+  unit('lb', 'mass', POUND_KG, 'lbs', 'pound', 'pounds', '#'),
+  unit('oz', 'mass', POUND_KG / 16, 'ounce', 'ounces'),
+  unit('L', 'volume', 1, 'l', 'litre', 'litres', 'liter', 'liters'),
+  unit('mL', 'volume', 1e-3, 'ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'),
+  unit('m³', 'volume', 1000, 'm3', 'cubic metre', 'cubic meter'),
+  unit('US gal', 'volume', US_GALLON_L, 'us gallon', 'us gallons'),
+  unit('imp gal', 'volume', IMPERIAL_GALLON_L, 'imperial gallon', 'imperial gallons', 'uk gal'),
+  unit('US qt', 'volume', US_GALLON_L / 4, 'us quart', 'us quarts'),
+  unit('US pt', 'volume', US_GALLON_L / 8, 'us pint', 'us pints'),
+  unit('imp pt', 'volume', IMPERIAL_GALLON_L / 8, 'imperial pint', 'imperial pints'),
+  unit('US fl oz', 'volume', US_GALLON_L / 128, 'us fluid ounce', 'us fluid ounces'),
+  unit('imp fl oz', 'volume', IMPERIAL_GALLON_L / 160, 'imperial fluid ounce', 'imperial fluid ounces'),
+  unit('US cup', 'volume', US_GALLON_L / 16, 'us cups'),
+  unit('metric cup', 'volume', 0.25, 'metric cups'),
+  unit('US tbsp', 'volume', US_GALLON_L / 256, 'us tablespoon', 'us tablespoons'),
+  unit('metric tbsp', 'volume', 0.015, 'metric tablespoon', 'metric tablespoons'),
+  unit('AU tbsp', 'volume', 0.02, 'australian tbsp', 'australian tablespoon', 'australian tablespoons'),
+  unit('US tsp', 'volume', US_GALLON_L / 768, 'us teaspoon', 'us teaspoons'),
+  unit('metric tsp', 'volume', 0.005, 'metric teaspoon', 'metric teaspoons'),
+  unit('m²', 'area', 1, 'm2', 'sq m', 'sqm', 'square metre', 'square metres', 'square meter', 'square meters'),
+  unit('ha', 'area', 10000, 'hectare', 'hectares'),
+  unit('ft²', 'area', FOOT_M ** 2, 'ft2', 'sq ft', 'sqft', 'square foot', 'square feet'),
+  unit('acre', 'area', ACRE_M2, 'acres', 'ac'),
+  unit('m', 'length', 1, 'metre', 'metres', 'meter', 'meters'),
+  unit('cm', 'length', 0.01, 'centimetre', 'centimetres', 'centimeter', 'centimeters'),
+  unit('mm', 'length', 0.001, 'millimetre', 'millimetres'),
+  unit('ft', 'length', FOOT_M, 'foot', 'feet', "'"),
+  unit('in', 'length', FOOT_M / 12, 'inch', 'inches', '"'),
+  unit('%', 'fraction', 0.01, 'percent', 'per cent', '% w/w'),
+  unit('g/kg', 'fraction', 1e-3),
+  unit('mg/kg', 'fraction', 1e-6, 'ppm'),
+  unit('kg/ha', 'arealRate', 1e-4),
+  unit('g/m²', 'arealRate', 1e-3, 'g/m2', 'g per m2', 'g/sqm'),
+  unit('kg/m²', 'arealRate', 1, 'kg/m2'),
+  unit('lb/acre', 'arealRate', POUND_KG / ACRE_M2, 'lb/ac', 'lbs/acre'),
+  unit('lb/1000 ft²', 'arealRate', POUND_KG / (1000 * FOOT_M ** 2), 'lb/1000 ft2', 'lb/1000 sq ft', 'lb/1000sqft'),
+  unit('lb/100 ft²', 'arealRate', POUND_KG / (100 * FOOT_M ** 2), 'lb/100 ft2', 'lb/100 sq ft', 'lb/100sqft'),
+  unit('L/m²', 'arealVolume', 1, 'l/m2'),
+  unit('mL/m²', 'arealVolume', 1e-3, 'ml/m2'),
+  unit('L/ha', 'arealVolume', 1e-4, 'l/ha'),
+  unit('kg/L', 'density', 1, 'g/ml', 'g/cm3', 'g/cm³'),
+  unit('g/L', 'density', 1e-3),
+];
+
+/** Words that name several different measures: the person is asked whose. */
+export const AMBIGUOUS_MEASURES: Readonly<Record<string, readonly string[]>> = {
+  cup: ['US cup', 'metric cup'],
+  cups: ['US cup', 'metric cup'],
+  tbsp: ['US tbsp', 'metric tbsp', 'AU tbsp'],
+  tablespoon: ['US tbsp', 'metric tbsp', 'AU tbsp'],
+  tablespoons: ['US tbsp', 'metric tbsp', 'AU tbsp'],
+  tsp: ['US tsp', 'metric tsp'],
+  teaspoon: ['US tsp', 'metric tsp'],
+  teaspoons: ['US tsp', 'metric tsp'],
+  gal: ['US gal', 'imp gal'],
+  gallon: ['US gal', 'imp gal'],
+  gallons: ['US gal', 'imp gal'],
+  pint: ['US pt', 'imp pt'],
+  pints: ['US pt', 'imp pt'],
+  pt: ['US pt', 'imp pt'],
+  quart: ['US qt'],
+  'fl oz': ['US fl oz', 'imp fl oz'],
+  ton: ['t'],
+};
+
+const bySymbol = new Map<string, Unit>(UNITS.map((u) => [u.symbol, u]));
+const byName = new Map<string, Unit>();
+for (const u of UNITS) for (const name of [u.symbol, ...u.aliases]) byName.set(name.toLowerCase(), u);
+
+/** The unit with exactly this symbol. @throws RangeError for a symbol that is not in the table. */
+export function unitOf(symbol: string): Unit {
+  const found = bySymbol.get(symbol);
+  if (!found) throw new RangeError(`No unit is called "${symbol}".`);
+  return found;
+}
+
+/** The unit a person means by a word, any case, or undefined. @example findUnit('Pounds')?.symbol // 'lb' */
+export const findUnit = (name: string): Unit | undefined =>
+  bySymbol.get(name.trim()) ?? byName.get(name.trim().toLowerCase().replace(/\s+/g, ' '));
+
+/**
+ * A value in canonical units (kg, L, m², m, fraction, kg/m²).
+ * @example toCanonical(50, 'lb') // 22.6796185
+ */
+export const toCanonical = (value: number, symbol: string): number => value * unitOf(symbol).factor;
+
+/** A canonical value in the named unit. @example fromCanonical(1, 'g') // 1000 */
+export const fromCanonical = (value: number, symbol: string): number => value / unitOf(symbol).factor;
+
+/** All symbols of a dimension, for a choice list. */
+export const unitsOf = (dimension: Dimension): readonly string[] =>
+  UNITS.filter((u) => u.dimension === dimension).map((u) => u.symbol);

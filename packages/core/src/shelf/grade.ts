@@ -1,0 +1,98 @@
+import { elementOf, NUTRIENTS, type Basis, type Nutrient } from '../nutrient/index.js';
+
+/** One named amount of a grade: 4 as P2O5, 2 as Mg. */
+export interface GradePart {
+  readonly nutrient: Nutrient;
+  readonly basis: Basis;
+  readonly amount: number;
+}
+/** A reading of typed shorthand: N, P2O5, K2O and whatever was added by name. */
+export type Grade = readonly GradePart[];
+
+export type ParsedGrade =
+  | { readonly kind: 'one'; readonly grade: Grade }
+  | { readonly kind: 'several'; readonly readings: readonly Grade[]; readonly question: string }
+  | { readonly kind: 'none'; readonly reason: string };
+
+const NPK: readonly (readonly [Nutrient, Basis])[] = [['N', 'element'], ['P', 'P2O5'], ['K', 'K2O']];
+
+const npk = (amounts: readonly number[]): Grade =>
+  NPK.map(([nutrient, basis], i) => ({ nutrient, basis, amount: amounts[i] ?? 0 }));
+
+const ADDED: Readonly<Record<string, readonly [Nutrient, Basis]>> = Object.fromEntries([
+  ...NUTRIENTS.map((n) => [n.toLowerCase(), [n, 'element'] as const] as const),
+  ['p2o5', ['P', 'P2O5']], ['k2o', ['K', 'K2O']], ['cao', ['Ca', 'CaO']], ['mgo', ['Mg', 'MgO']], ['so3', ['S', 'SO3']], ['sio2', ['Si', 'SiO2']], ['na2o', ['Na', 'Na2O']],
+]) as Record<string, readonly [Nutrient, Basis]>;
+
+const none = (text: string): ParsedGrade => ({
+  kind: 'none',
+  reason: `Read "${text.slice(0, 40)}", expected a grade such as 5-3-4, 2:0:1 or 10-4-6 + 2 Mg.`,
+});
+
+/** All ways to split run-together digits into three whole numbers without leading zeros that could stand in one bag. */
+function splitDigits(digits: string): readonly (readonly number[])[] {
+  const readings: number[][] = [];
+  const whole = (s: string): boolean => s === '0' || /^[1-9]\d?$/.test(s);
+  for (let i = 1; i < digits.length - 1; i++)
+    for (let j = i + 1; j < digits.length; j++) {
+      const parts = [digits.slice(0, i), digits.slice(i, j), digits.slice(j)];
+      const numbers = parts.map(Number);
+      if (parts.every(whole) && numbers.reduce((a, b) => a + b, 0) <= 100) readings.push(numbers);
+    }
+  return readings;
+}
+
+function readAdditions(text: string): Grade | undefined {
+  const parts: GradePart[] = [];
+  for (const piece of text.split('+').map((p) => p.trim()).filter(Boolean)) {
+    const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*([A-Za-z0-9]+)$/.exec(piece);
+    const added = ADDED[match?.[2]?.toLowerCase() ?? ''];
+    if (!match || !added) return undefined;
+    parts.push({ nutrient: added[0], basis: added[1], amount: Number(match[1]?.replace(',', '.')) });
+  }
+  return parts;
+}
+
+/**
+ * Reads shorthand as people type it: `5-3-4`, `5:3:4`, `5/3/4`, `12 0 0`, `0050`, `10-4-6 + 2Mg`, `8-2-4 (1.7 P, 3.3 K)`.
+ * A fourth bare number is sulfur on some bags and magnesium on others, so it is asked; run-together digits with more
+ * than one reading are offered, never guessed.
+ *
+ * @example parseGrade('1200') // several: 1-20-0 or 12-0-0
+ */
+export function parseGrade(input: string): ParsedGrade {
+  const text = input.replace(/[−–]/g, '-').replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
+  if (text.length > 80) return none(input);
+  const [head = '', ...rest] = text.split('+');
+  const added = readAdditions(rest.join('+'));
+  if (!added) return none(input);
+  const base = head.trim().replace(/^n\s*-?\s*p\s*-?\s*k\s*:?\s*/i, '');
+
+  if (/^\d{3,6}$/.test(base)) {
+    const readings = splitDigits(base).map((numbers) => [...npk(numbers), ...added]);
+    if (readings.length === 0) return none(input);
+    const [only] = readings;
+    if (readings.length === 1 && only) return { kind: 'one', grade: only };
+    return { kind: 'several', readings, question: `"${base}" can be split more than one way.` };
+  }
+  if (!/^\d+(?:[.,]\d+)?(?:\s*[-:/ ]\s*\d+(?:[.,]\d+)?){2,3}$/.test(base)) return none(input);
+  const numbers = base.split(/\s*[-:/]\s*|\s+/).map((n) => Number(n.replace(',', '.')));
+  const [, , , fourth] = numbers;
+  if (fourth === undefined) return { kind: 'one', grade: [...npk(numbers), ...added] };
+  return {
+    kind: 'several',
+    readings: (['S', 'Mg'] as const).map((nutrient) => [...npk(numbers), { nutrient, basis: 'element', amount: fourth }, ...added]),
+    question: `The fourth number, ${fourth}, is sulfur on some bags and magnesium on others.`,
+  };
+}
+
+/** Prints a grade so that parsing it gives the same grade. @example printGrade(grade) // '10-4-6 + 2 Mg' */
+export function printGrade(grade: Grade): string {
+  const amount = (nutrient: Nutrient, basis: Basis): number =>
+    grade.find((p) => p.nutrient === nutrient && p.basis === basis)?.amount ?? 0;
+  const head = NPK.map(([nutrient, basis]) => amount(nutrient, basis)).join('-');
+  const tail = grade
+    .filter((p) => !NPK.some(([nutrient, basis]) => nutrient === p.nutrient && basis === p.basis))
+    .map((p) => ` + ${p.amount} ${p.basis === 'element' ? elementOf(p.nutrient) : p.basis}`);
+  return head + tail.join('');
+}

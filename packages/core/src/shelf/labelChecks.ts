@@ -1,0 +1,141 @@
+import { analyteName, compoundPerElement, NITROGEN_FORMS, type Nutrient } from '../nutrient/index.js';
+import { formatNumber } from '../quantity/index.js';
+import { declaredRange, massFraction, midFraction } from './massFraction.js';
+import { parseGrade } from './grade.js';
+import { readIngredients } from './materials.js';
+import type { AnalysisFigure, Product } from './product.js';
+
+/** One finding on a label. `impossible` may not be saved; a `warning` never blocks; a `note` explains. */
+export interface Finding {
+  readonly code: string;
+  readonly severity: 'impossible' | 'warning' | 'note';
+  /** Path of the field it concerns, e.g. `analysis.2.value`. */
+  readonly path: string;
+  readonly message: string;
+}
+
+export type LabelFacts = Pick<Product, 'grade' | 'analysis' | 'derivedFrom' | 'densityKgPerL'>;
+
+const TOLERANCE = 0.0005;
+const percent = (fraction: number): string => `${formatNumber(fraction * 100, 3)} %`;
+
+function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
+  return analysis.flatMap((line, i): Finding[] => {
+    const { low, mid, high } = declaredRange(line.value);
+    const path = `analysis.${i}.value`;
+    const name = analyteName(line.analyte);
+    if (![low, mid, high].every((v) => Number.isFinite(v)) || low < 0)
+      return [{ code: 'value.negative', severity: 'impossible', path, message: `Read ${formatNumber(low)} ${line.unit} ${name}, expected zero or more.` }];
+    if (low > mid || mid > high)
+      return [{ code: 'value.order', severity: 'impossible', path, message: `Read ${low}–${mid}–${high} for ${name}, expected low, middle, high in order.` }];
+    const perVolume = line.unit === '% w/v' || line.unit === 'g/L';
+    const most = perVolume ? (densityKgPerL ?? 2.5) : 1;
+    const factor = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 }[line.unit];
+    return high * factor > most + 1e-9
+      ? [{ code: 'value.over100', severity: 'impossible', path, message: `Read ${formatNumber(high)} ${line.unit} ${name}: more than the whole, expected at most ${formatNumber(most / factor)} ${line.unit}.` }]
+      : [];
+  });
+}
+
+function nitrogenParts(label: LabelFacts): Finding[] {
+  const total = label.analysis.some((l) => l.analyte === 'N') ? massFraction(label, 'N') : undefined;
+  if (total?.kind !== 'figure') return [];
+  const parts = NITROGEN_FORMS.map((form) => ({ form, reading: massFraction(label, `N.${form}`) })).filter((p) => p.reading.kind === 'figure');
+  const fractionOf = (p: (typeof parts)[number]): number => (p.reading.kind === 'figure' ? p.reading.figure.value.mid : 0);
+  const forms = parts.filter((p) => p.form !== 'coated');
+  if (forms.length === 0) return [];
+  const sumForms = forms.reduce((s, p) => s + fractionOf(p), 0);
+  const coated = parts.filter((p) => p.form === 'coated').reduce((s, p) => s + fractionOf(p), 0);
+  const declared = total.figure.value.mid;
+  // The coated footnote is usually part of the forms above it; on some labels it is a form of its own.
+  const agrees = [sumForms, sumForms + coated].some((s) => Math.abs(s - declared) <= TOLERANCE + 1e-12);
+  return agrees
+    ? []
+    : [{ code: 'nitrogen.parts', severity: 'warning', path: 'analysis', message: `The nitrogen forms add to ${percent(sumForms)}, the total says ${percent(declared)}: ${percent(Math.abs(sumForms - declared))} apart.` }];
+}
+
+/** Least mass of carrier per mass of element, from the lightest group that can hold it in a fertilizer. */
+const PO3_PER_P = 2.5496;
+const UREA_PER_N = 2.1437;
+function leastCarrier(label: LabelFacts): number {
+  const n = midFraction(label, 'N');
+  const urea = midFraction(label, 'N.urea');
+  const nitrate = midFraction(label, 'N.nitrate');
+  const rest = Math.max(0, n - urea - nitrate);
+  // Above 35 % no solid but urea holds that much nitrogen.
+  const restFactor = n > 0.35 ? UREA_PER_N : compoundPerElement('NH4');
+  const nitrogen = urea * UREA_PER_N + nitrate * compoundPerElement('NO3') + rest * restFactor;
+  const others: readonly Nutrient[] = ['K', 'Ca', 'Mg', 'S', 'Na', 'Cl', 'Si', 'Fe'];
+  return nitrogen + midFraction(label, 'P') * PO3_PER_P + others.reduce((s, e) => s + midFraction(label, e), 0);
+}
+
+function carriers(label: LabelFacts): Finding[] {
+  const least = leastCarrier(label);
+  return least > 1.005
+    ? [{ code: 'carriers.over100', severity: 'warning', path: 'analysis', message: `The lightest materials that hold these nutrients already weigh ${percent(least)} of the bag: one of the figures or its basis is off.` }]
+    : [];
+}
+
+const GRADE_TOLERANCE = 0.0051;
+function gradeLine(label: LabelFacts): Finding[] {
+  if (!label.grade) return [];
+  const parsed = parseGrade(label.grade);
+  if (parsed.kind === 'none') return [{ code: 'grade.unread', severity: 'warning', path: 'grade', message: parsed.reason }];
+  if (parsed.kind === 'several') return [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `${parsed.question} Write it with dashes.` }];
+  return parsed.grade.flatMap((part): Finding[] => {
+    const reading = massFraction(label, part.nutrient);
+    if (reading.kind !== 'figure') return [];
+    const fraction = reading.figure.value.mid * compoundPerElement(part.basis);
+    const stated = part.amount / 100;
+    if (Math.abs(fraction - stated) <= GRADE_TOLERANCE) return [];
+    const index = label.analysis.findIndex((l) => l.analyte === part.nutrient);
+    const path = `analysis.${index}.value`;
+    const symbol = part.basis === 'element' ? part.nutrient : part.basis;
+    // 3.5 declared as P2O5 beside a grade of 8 is elemental P read on the wrong basis.
+    if (part.basis !== 'element' && Math.abs(fraction * compoundPerElement(part.basis) - stated) <= GRADE_TOLERANCE)
+      return [{ code: 'basis.elemental', severity: 'warning', path, message: `${percent(fraction)} ${symbol} looks like elemental ${part.nutrient}: as ${part.nutrient} it is ${percent(stated)} ${symbol}, which is what the grade says.` }];
+    return [{ code: 'grade.differs', severity: 'warning', path, message: `The grade says ${percent(stated)} ${symbol}, the analysis gives ${percent(fraction)}.` }];
+  });
+}
+
+/** Elements whose silent presence matters to plants and soil. */
+const WORTH_DECLARING: readonly Nutrient[] = ['Cl', 'Na'];
+
+function ingredients(label: LabelFacts): Finding[] {
+  const { known, complete } = readIngredients(label.derivedFrom);
+  const carried = new Set(known.flatMap((m) => m.contains));
+  const present = label.analysis.filter((l): l is AnalysisFigure & { analyte: Nutrient } => !l.analyte.startsWith('N.') && l.value.kind !== 'below' && declaredRange(l.value).mid > 0);
+  const unexplained = complete
+    ? present
+        .filter((l) => !carried.has(l.analyte) && massFractionAtLeast(label, l.analyte, 0.005))
+        .map((l): Finding => ({ code: 'ingredient.missing', severity: 'warning', path: 'derivedFrom', message: `${analyteName(l.analyte)} is declared, but none of the listed materials contains it.` }))
+    : [];
+  const silent = WORTH_DECLARING.filter((e) => carried.has(e) && !label.analysis.some((l) => l.analyte === e)).map((e): Finding => {
+    const from = known.filter((m) => m.contains.includes(e)).map((m) => m.name);
+    return { code: 'ingredient.silent', severity: 'warning', path: 'derivedFrom', message: `${from.join(' and ')} brings ${analyteName(e)}, which the label does not give a figure for.` };
+  });
+  return [...unexplained, ...silent];
+}
+
+const massFractionAtLeast = (label: LabelFacts, nutrient: Nutrient, least: number): boolean => midFraction(label, nutrient) >= least;
+
+function basisNotes(label: LabelFacts): Finding[] {
+  return label.analysis.flatMap((line, i): Finding[] => {
+    const oxide = line.analyte === 'P' ? 'P2O5' : line.analyte === 'K' ? 'K2O' : undefined;
+    if (!oxide || line.basis !== 'element') return [];
+    const reading = massFraction(label, line.analyte);
+    if (reading.kind !== 'figure') return [];
+    return [{ code: 'basis.note', severity: 'note', path: `analysis.${i}.basis`, message: `Declared as elemental ${line.analyte}: the same as ${percent(reading.figure.value.mid * compoundPerElement(oxide))} ${oxide}.` }];
+  });
+}
+
+/**
+ * The checks made on a label while it is entered, each with its figure.
+ * @returns findings, the impossible first; an empty list when nothing contradicts
+ * @example labelChecks({ grade: '5-8-4', analysis: [n5, p3_5asP2O5, k4], … })[0]?.code // 'basis.elemental'
+ */
+export function labelChecks(label: LabelFacts): readonly Finding[] {
+  const impossible = impossibleValues(label);
+  if (impossible.length > 0) return impossible;
+  return [...gradeLine(label), ...nitrogenParts(label), ...carriers(label), ...ingredients(label), ...basisNotes(label)];
+}

@@ -1,0 +1,104 @@
+import { computed, constant, literal, product as times, PROVENANCES, sum, type Figure } from '../figure/index.js';
+import {
+  analyteName, compoundPerElement, elementOf, NITROGEN_FORMS, symbolIn, type Analyte, type Basis, type Nutrient,
+} from '../nutrient/index.js';
+import { exact, scaleRange, type Range } from '../quantity/index.js';
+import type { AnalysisFigure, AnalysisUnit, DeclaredValue, Product } from './product.js';
+
+/** What a product says of an analyte, as mass of the element per mass of product. */
+export type Reading =
+  | { readonly kind: 'figure'; readonly figure: Figure; readonly declared: AnalysisFigure | undefined }
+  | { readonly kind: 'below'; readonly limit: Figure; readonly declared: AnalysisFigure }
+  | { readonly kind: 'needsDensity'; readonly declared: AnalysisFigure }
+  | { readonly kind: 'notDeclared' };
+
+type Source = Pick<Product, 'analysis' | 'densityKgPerL'>;
+
+const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 };
+const isPerVolume = (unit: AnalysisUnit): boolean => unit === '% w/v' || unit === 'g/L';
+
+export const declaredRange = (value: DeclaredValue): Range => {
+  switch (value.kind) {
+    case 'number': return exact(value.value);
+    case 'range': return { low: value.low, mid: value.mid, high: value.high };
+    case 'below': return { low: 0, mid: value.limit / 2, high: value.limit };
+  }
+};
+
+/** The most trusted line for an analyte: measured before label before published before typical before guess. */
+function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
+  let best: AnalysisFigure | undefined;
+  for (const line of analysis)
+    if (line.analyte === analyte && (!best || PROVENANCES.indexOf(line.provenance) < PROVENANCES.indexOf(best.provenance))) best = line;
+  return best;
+}
+
+function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined): Figure {
+  const element = elementOf(line.analyte);
+  const name = analyteName(line.analyte);
+  const declared = literal(
+    `declared ${name}${line.basis === 'element' ? '' : ` as ${line.basis}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
+  );
+  const factor = UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
+  const basisWords = line.basis === 'element' ? '' : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${line.basis} (atomic weights)`;
+  if (!isPerVolume(line.unit))
+    return computed(`${name}, as ${element}`, scaleRange(declared.value, factor), 'kg/kg', 'toFraction', `${line.unit} as a fraction by mass${basisWords}`, [declared]);
+  const density = literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record');
+  return computed(
+    `${name}, as ${element}`, scaleRange(declared.value, factor / (densityKgPerL ?? 1)), 'kg/kg', 'perVolumeToFraction',
+    `mass per litre ÷ density${basisWords}`, [declared, density],
+  );
+}
+
+/** Total N when only its forms are declared. The coated footnote is part of the forms, not another form. */
+function nitrogenFromForms(product: Source): Reading {
+  const parts = NITROGEN_FORMS.filter((form) => form !== 'coated')
+    .map((form) => massFraction(product, `N.${form}`))
+    .filter((reading) => reading.kind === 'figure')
+    .map((reading) => reading.figure);
+  return parts.length === 0
+    ? { kind: 'notDeclared' }
+    : { kind: 'figure', figure: sum('nitrogen, sum of its declared forms', 'kg/kg', parts), declared: undefined };
+}
+
+/**
+ * The one door through which everything downstream reads an analysis: the mass fraction of an analyte, as its
+ * element, with its range, whatever unit and basis it was declared in.
+ *
+ * @param product its analysis lines and density
+ * @param analyte an element's total, or a form of nitrogen
+ * @returns a figure in kg of element per kg of product; or that it is below detection, not declared, or needs a density
+ * @example massFraction(bag, 'P') // 8 % P2O5 → figure 0.0349 kg/kg
+ */
+export function massFraction(product: Source, analyte: Analyte): Reading {
+  const line = bestLine(product.analysis, analyte);
+  if (!line) return analyte === 'N' ? nitrogenFromForms(product) : { kind: 'notDeclared' };
+  if (isPerVolume(line.unit) && !product.densityKgPerL) return { kind: 'needsDensity', declared: line };
+  const figure = elementFigure(line, product.densityKgPerL);
+  return line.value.kind === 'below' ? { kind: 'below', limit: figure, declared: line } : { kind: 'figure', figure, declared: line };
+}
+
+/** A fraction of element restated in a basis. @example inBasis(fractionP, 'P', 'P2O5') */
+export const inBasis = (fraction: Figure, nutrient: Nutrient, basis: Basis): Figure =>
+  basis === 'element'
+    ? fraction
+    : times(`${analyteName(nutrient)} as ${symbolIn(nutrient, basis)}`, 'kg/kg', [
+        fraction,
+        constant(`${basis} per ${nutrient}`, compoundPerElement(basis), `kg ${basis}/kg ${nutrient}`, 'standard atomic weights'),
+      ]);
+
+/**
+ * The middle of a fraction as a plain number for solvers and plots: 0 where nothing is declared or it is below detection.
+ * Never shown as a figure of its own.
+ */
+export function midFraction(product: Source, analyte: Analyte): number {
+  const reading = massFraction(product, analyte);
+  return reading.kind === 'figure' ? reading.figure.value.mid : 0;
+}
+
+/** The elements a product declares a usable amount of, as declared. */
+export function declaredNutrients(product: Source): readonly Nutrient[] {
+  const found = new Set<Nutrient>();
+  for (const line of product.analysis) if (line.value.kind !== 'below' && declaredRange(line.value).high > 0) found.add(elementOf(line.analyte));
+  return [...found];
+}

@@ -1,0 +1,101 @@
+import type { Nutrient, NitrogenForm } from '../nutrient/index.js';
+import type { OrganicClass } from './organicClass.js';
+
+/** Traits that decide what may not be mixed and what must be said beside a material. */
+export type Trait = 'ammonium' | 'urea' | 'ammoniumNitrate' | 'lime' | 'calciumSalt' | 'sulfate' | 'phosphate' | 'superphosphate' | 'chloride' | 'sodium' | 'dusty' | 'pathogens' | 'oxidiser';
+
+/** A generic ingredient as it appears on a "derived from" line. */
+export interface Material {
+  readonly key: string;
+  readonly name: string;
+  readonly aliases: readonly string[];
+  /** Elements it carries in quantity; traces are not listed. */
+  readonly contains: readonly Nutrient[];
+  /** Forms of nitrogen it brings, when it brings any declared form. */
+  readonly nitrogen: readonly NitrogenForm[];
+  readonly organic: OrganicClass | undefined;
+  readonly traits: readonly Trait[];
+}
+
+interface Extra {
+  readonly aliases?: readonly string[];
+  readonly nitrogen?: readonly NitrogenForm[];
+  readonly organic?: OrganicClass;
+  readonly traits?: readonly Trait[];
+}
+const material = (name: string, contains: string, extra: Extra = {}): Material => ({
+  key: name.replace(/\s+/g, '-'),
+  name,
+  aliases: extra.aliases ?? [],
+  contains: contains.split(' ').filter(Boolean) as Nutrient[],
+  nitrogen: extra.nitrogen ?? (extra.organic ? ['waterInsoluble', 'waterSolubleOrganic'] : []),
+  organic: extra.organic,
+  traits: extra.traits ?? [],
+});
+
+/** Materials the program knows by name. Elements from their chemistry; classes from domain practice. */
+export const MATERIALS: readonly Material[] = [
+  material('urea', 'N', { nitrogen: ['urea'], traits: ['urea'] }),
+  material('polymer-coated urea', 'N', { aliases: ['coated urea', 'sulfur-coated urea'], nitrogen: ['urea', 'coated'], traits: ['urea'] }),
+  material('ammonium sulfate', 'N S', { aliases: ['sulfate of ammonia', 'ammonium sulphate'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'sulfate'] }),
+  material('ammonium nitrate', 'N', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['ammonium', 'ammoniumNitrate', 'oxidiser'] }),
+  material('calcium ammonium nitrate', 'N Ca', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['ammonium', 'calciumSalt', 'oxidiser'] }),
+  material('calcium nitrate', 'N Ca', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['calciumSalt', 'oxidiser'] }),
+  material('potassium nitrate', 'N K', { aliases: ['nitrate of potash', 'saltpetre'], nitrogen: ['nitrate'], traits: ['oxidiser'] }),
+  material('sodium nitrate', 'N Na', { aliases: ['nitrate of soda'], nitrogen: ['nitrate'], traits: ['sodium', 'oxidiser'] }),
+  material('magnesium nitrate', 'N Mg', { nitrogen: ['nitrate'], traits: ['oxidiser'] }),
+  material('monoammonium phosphate', 'N P', { aliases: ['map', 'ammonium dihydrogen phosphate'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('diammonium phosphate', 'N P', { aliases: ['dap'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('ammonium phosphate', 'N P', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('monopotassium phosphate', 'P K', { aliases: ['mkp', 'potassium dihydrogen phosphate'], traits: ['phosphate'] }),
+  material('superphosphate', 'P Ca S', { aliases: ['single superphosphate'], traits: ['superphosphate', 'phosphate', 'calciumSalt', 'sulfate'] }),
+  material('triple superphosphate', 'P Ca', { traits: ['superphosphate', 'phosphate', 'calciumSalt'] }),
+  material('rock phosphate', 'P Ca', { aliases: ['phosphate rock', 'soft rock phosphate'], traits: ['dusty'] }),
+  material('bone meal', 'N P Ca', { aliases: ['steamed bone meal'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('potassium sulfate', 'K S', { aliases: ['sulfate of potash', 'potassium sulphate', 'sulphate of potash'], traits: ['sulfate'] }),
+  material('potassium chloride', 'K Cl', { aliases: ['muriate of potash', 'muriate'], traits: ['chloride'] }),
+  material('potassium magnesium sulfate', 'K Mg S', { aliases: ['sulfate of potash magnesia', 'langbeinite'], traits: ['sulfate'] }),
+  material('magnesium sulfate', 'Mg S', { aliases: ['epsom salt', 'kieserite', 'magnesium sulphate'], traits: ['sulfate'] }),
+  material('gypsum', 'Ca S', { aliases: ['calcium sulfate', 'calcium sulphate'], traits: ['calciumSalt', 'sulfate'] }),
+  material('limestone', 'Ca', { aliases: ['calcium carbonate', 'garden lime', 'chalk'], traits: ['lime', 'dusty'] }),
+  material('dolomite', 'Ca Mg', { aliases: ['dolomitic limestone'], traits: ['lime', 'dusty'] }),
+  material('wood ash', 'K Ca Mg P', { traits: ['lime', 'dusty'] }),
+  material('elemental sulfur', 'S', { aliases: ['sulfur', 'sulphur'], traits: ['dusty'] }),
+  material('borax', 'B Na', { aliases: ['sodium borate'] }),
+  material('iron chelate', 'Fe', { aliases: ['chelated iron', 'iron sulfate'] }),
+  material('potassium silicate', 'K Si'),
+  material('zeolite', 'Si', { aliases: ['clinoptilolite'], traits: ['dusty'] }),
+  material('feather meal', 'N S', { organic: 'animalMeal', traits: ['dusty'] }),
+  material('blood meal', 'N', { aliases: ['dried blood'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('fish meal', 'N P Ca', { organic: 'animalMeal', traits: ['dusty'] }),
+  material('wool', 'N S K', { aliases: ['wool pellets', 'sheep wool'], organic: 'keratinPellet' }),
+  material('soybean meal', 'N K P', { aliases: ['soya meal'], organic: 'seedMeal' }),
+  material('cottonseed meal', 'N K P', { organic: 'seedMeal' }),
+  material('rape meal', 'N K P S', { aliases: ['rapeseed meal', 'canola meal'], organic: 'seedMeal' }),
+  material('alfalfa meal', 'N K Ca', { aliases: ['lucerne meal'], organic: 'alfalfaMeal' }),
+  material('poultry manure', 'N P K Ca Mg S', { aliases: ['chicken manure', 'poultry litter', 'dried poultry manure'], organic: 'poultryManure', traits: ['pathogens'] }),
+  material('composted manure', 'N P K Ca Mg', { aliases: ['composted cattle manure'], organic: 'compostedManure', traits: ['pathogens'] }),
+  material('green compost', 'N P K Ca Mg', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
+  material('green cuttings', 'N K Ca', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
+  material('straw', 'K', { organic: 'straw' }),
+  material('wood chips', '', { organic: 'woodChips' }),
+  material('rolled grain', 'N P K', { organic: 'wholeGrain' }),
+  material('vinasse', 'N K', { aliases: ['molasses extract'], organic: 'seedMeal' }),
+  material('seaweed', 'K Na Cl', { aliases: ['kelp', 'kelp meal', 'seaweed extract'] }),
+  material('nettle ferment', 'N K Ca', { nitrogen: ['ammoniacal', 'waterSolubleOrganic'], traits: ['pathogens'] }),
+  material('water', ''),
+];
+
+const byName = new Map<string, Material>();
+for (const m of MATERIALS) for (const name of [m.key, m.name, ...m.aliases]) byName.set(name, m);
+
+/** The known material a word on a "derived from" line names, or undefined when the program does not know it. */
+export const findMaterial = (name: string): Material | undefined =>
+  byName.get(name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/sulphate/g, 'sulfate')) ??
+  byName.get(name.trim().toLowerCase());
+
+/** The known materials of a list, and whether every entry was known. */
+export function readIngredients(derivedFrom: readonly string[]): { readonly known: readonly Material[]; readonly complete: boolean } {
+  const known = derivedFrom.map(findMaterial).filter((m): m is Material => m !== undefined);
+  return { known, complete: derivedFrom.length > 0 && known.length === derivedFrom.length };
+}

@@ -1,0 +1,23 @@
+import { constant, literal, product as times, type Figure } from '../figure/index.js';
+import { unitOf } from '../quantity/index.js';
+import type { Offer, Product } from './product.js';
+
+export type PackageMass =
+  | { readonly kind: 'figure'; readonly figure: Figure }
+  | { readonly kind: 'needsDensity' };
+
+/**
+ * Mass of a package in kg: by weight as it is, by volume through the bulk density.
+ * @example packageMass({ densityKgPerL: 1.2 }, { size: 1, unit: 'L', … }) // 1.2 kg
+ */
+export function packageMass(product: Pick<Product, 'densityKgPerL'>, offer: Pick<Offer, 'size' | 'unit'>): PackageMass {
+  const unit = unitOf(offer.unit);
+  const size = literal('package size', offer.size, unit.symbol, 'label', 'product record');
+  const canonical = unit.dimension === 'mass' ? 'kg' : 'L';
+  const converted =
+    unit.factor === 1 ? size : times('package size', canonical, [size, constant(`${canonical} per ${unit.symbol}`, unit.factor, `${canonical}/${unit.symbol}`, 'by definition')]);
+  if (unit.dimension === 'mass') return { kind: 'figure', figure: converted };
+  if (product.densityKgPerL === undefined) return { kind: 'needsDensity' };
+  const density = literal('density', product.densityKgPerL, 'kg/L', 'label', 'product record');
+  return { kind: 'figure', figure: times('package mass', 'kg', [converted, density]) };
+}
