@@ -74,8 +74,10 @@ export function nitrogenPools(product: Product): PoolReading {
   const coated = forms.coated ?? 0;
   const organicDeclared = (forms.waterInsoluble ?? 0) + (forms.waterSolubleOrganic ?? 0);
   const undeclared = Math.max(0, total - urea - ammonium - nitrate - coated - organicDeclared);
-  const organic = organicDeclared + (undeclared > 0.0005 ? undeclared : 0);
-  if (undeclared > 0.0005) supposed.push('nitrogen beyond the declared forms is taken as organic');
+  // Labels round to 0.05 %; what is missing beyond that, or beyond a fiftieth of a weak liquid's total, is nitrogen nobody named.
+  const unnamed = undeclared > Math.min(0.0005, total / 50) ? undeclared : 0;
+  const organic = organicDeclared + unnamed;
+  if (unnamed > 0) supposed.push('nitrogen beyond the declared forms is taken as organic');
 
   const classes = [...new Set(sources.map((m) => m.organic).filter((c): c is OrganicClass => c !== undefined))];
   if (organic > 0 && classes.length === 0) return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };

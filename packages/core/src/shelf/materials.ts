@@ -64,7 +64,7 @@ export const MATERIALS: readonly Material[] = [
   material('borax', 'B Na', { aliases: ['sodium borate'] }),
   material('iron chelate', 'Fe', { aliases: ['chelated iron', 'iron sulfate'] }),
   material('potassium silicate', 'K Si'),
-  material('zeolite', 'Si', { aliases: ['clinoptilolite'], traits: ['dusty'] }),
+  material('zeolite', 'Si K Ca Na', { aliases: ['clinoptilolite'], traits: ['dusty'] }),
   material('feather meal', 'N S', { organic: 'animalMeal', traits: ['dusty'] }),
   material('blood meal', 'N', { aliases: ['dried blood'], organic: 'animalMeal', traits: ['dusty'] }),
   material('fish meal', 'N P Ca', { organic: 'animalMeal', traits: ['dusty'] }),
@@ -77,12 +77,12 @@ export const MATERIALS: readonly Material[] = [
   material('composted manure', 'N P K Ca Mg', { aliases: ['composted cattle manure'], organic: 'compostedManure', traits: ['pathogens'] }),
   material('green compost', 'N P K Ca Mg', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
   material('green cuttings', 'N K Ca', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
-  material('straw', 'K', { organic: 'straw' }),
+  material('straw', 'N P K Ca', { organic: 'straw' }),
   material('wood chips', '', { organic: 'woodChips' }),
   material('rolled grain', 'N P K', { organic: 'wholeGrain' }),
   material('vinasse', 'N K', { aliases: ['molasses extract'], organic: 'seedMeal' }),
   material('seaweed', 'K Na Cl', { aliases: ['kelp', 'kelp meal', 'seaweed extract'] }),
-  material('nettle ferment', 'N K Ca', { nitrogen: ['ammoniacal', 'waterSolubleOrganic'], traits: ['pathogens'] }),
+  material('nettle ferment', 'N K Ca', { nitrogen: ['ammoniacal', 'waterSolubleOrganic'], organic: 'greenCuttings', traits: ['pathogens'] }),
   material('water', ''),
 ];
 

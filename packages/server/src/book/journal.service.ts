@@ -1,0 +1,78 @@
+import { EntityManager, type FilterQuery } from '@mikro-orm/postgresql';
+import { HttpStatus, Injectable } from '@nestjs/common';
+import type { JournalRecord, Kept, Page, RecordKind } from '@wheat-ledger/contract';
+import { ClaimStore } from '../claims/claim.store.js';
+import { ProblemException, notFound } from '../common/problems.js';
+import type { RecordStore } from '../common/recordStore.js';
+import type { Stored } from '../common/stored.entity.js';
+import { WorkspaceScope } from '../common/workspaceScope.js';
+import { PlotStore } from '../ground/plot.store.js';
+import { RecipeStore } from '../mix/recipe.store.js';
+import { ProductStore } from '../shelf/product.store.js';
+import { JournalEntry } from './journal.entity.js';
+
+export interface JournalQuery {
+  readonly before?: string | undefined;
+  readonly limit?: number | undefined;
+  readonly recordId?: string | undefined;
+}
+
+/** Reads the journal and takes changes back. An undo is itself a change, so it can be undone too. */
+@Injectable()
+export class JournalService {
+  private readonly stores: Readonly<Record<RecordKind, RecordStore<Stored, object>>>;
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly scope: WorkspaceScope,
+    plot: PlotStore,
+    product: ProductStore,
+    recipe: RecipeStore,
+    claim: ClaimStore,
+  ) {
+    this.stores = { plot, product, recipe, claim } as unknown as Record<RecordKind, RecordStore<Stored, object>>;
+  }
+
+  async list({ before, limit = 50, recordId }: JournalQuery): Promise<Page<JournalRecord>> {
+    const where: FilterQuery<JournalEntry> = {
+      workspace: this.scope.id,
+      ...(before === undefined ? {} : { id: { $lt: before } }),
+      ...(recordId === undefined ? {} : { recordId }),
+    };
+    const found = await this.em.find(JournalEntry, where, { orderBy: { id: 'desc' }, limit: limit + 1 });
+    const items = found.slice(0, limit);
+    const latest = await this.latestOf(items.map((e) => e.recordId));
+    return { items: items.map((e) => toRecord(e, latest.get(e.recordId) === e.id)), next: found.length > limit ? (items.at(-1)?.id ?? null) : null };
+  }
+
+  /** Takes back a record's latest change. @throws ProblemException 409 when something newer stands on it. */
+  async undo(id: string): Promise<Kept> {
+    const entry = await this.em.findOne(JournalEntry, { id, workspace: this.scope.id });
+    if (!entry) throw notFound('entry');
+    if ((await this.latestOf([entry.recordId])).get(entry.recordId) !== entry.id)
+      throw new ProblemException('not-latest', HttpStatus.CONFLICT, 'Something was changed after it. Undo the newer change first.');
+    const store = this.stores[entry.kind];
+    const { version } = await store.get(entry.recordId);
+    switch (entry.action) {
+      case 'create':
+      case 'restore': return store.remove(entry.recordId, version, entry.id);
+      case 'remove': return store.restore(entry.recordId, version, entry.id);
+      case 'update': return store.update(entry.recordId, version, entry.before as object, entry.id);
+    }
+  }
+
+  /** Id of the newest entry of each record. */
+  private async latestOf(recordIds: readonly string[]): Promise<Map<string, string>> {
+    if (recordIds.length === 0) return new Map();
+    const unique = [...new Set(recordIds)];
+    const rows = await this.em.getConnection().execute<{ record_id: string; id: string }[]>(
+      `select record_id, max(id)::text as id from journal where workspace_id = ? and record_id in (${unique.map(() => '?').join(',')}) group by record_id`,
+      [this.scope.id, ...unique],
+    );
+    return new Map(rows.map((row) => [row.record_id, row.id]));
+  }
+}
+
+const toRecord = (e: JournalEntry, undoable: boolean): JournalRecord => ({
+  id: e.id, at: e.at.toISOString(), who: e.who, kind: e.kind, recordId: e.recordId, name: e.name, action: e.action, undoes: e.undoes, before: e.before, after: e.after, undoable,
+});

@@ -1,0 +1,39 @@
+import { ApiProperty, DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import type { INestApplication } from '@nestjs/common';
+import { getMetadataStorage } from 'class-validator';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import * as contract from '@wheat-ledger/contract';
+
+type Constructor = new () => object;
+
+/** The contract's input classes: the functions it exports that carry validation rules. */
+const inputClasses = (): readonly Constructor[] =>
+  Object.entries(contract as Readonly<Record<string, unknown>>)
+    .filter(([name, value]) => name.endsWith('Input') && typeof value === 'function' && rulesOf(value as Constructor).length > 0)
+    .map(([, value]) => value as Constructor);
+
+const rulesOf = (Input: Constructor) => getMetadataStorage().getTargetValidationMetadatas(Input, '', false, false);
+
+/** Describes each field of the contract for OpenAPI from the validation rules it already has, so nothing is said twice. */
+function describeContract(): void {
+  for (const Input of inputClasses()) {
+    const rules = rulesOf(Input);
+    for (const field of new Set(rules.map((r) => r.propertyName))) {
+      const own = rules.filter((r) => r.propertyName === field);
+      const has = (name: string): boolean => own.some((r) => r.name === name);
+      const nested = defaultMetadataStorage.findTypeMetadata(Input, field)?.typeFunction() as Constructor | undefined;
+      const choices = own.find((r) => r.name === 'isIn')?.constraints?.[0] as readonly string[] | undefined;
+      const required = !own.some((r) => r.type === 'conditionalValidation');
+      const scalar = has('isNumber') ? Number : String;
+      const options = { required, isArray: has('isArray'), ...(choices ? { enum: [...choices] } : { type: nested ?? scalar }) };
+      ApiProperty(options as Parameters<typeof ApiProperty>[0])(Input.prototype as object, field);
+    }
+  }
+}
+
+/** Serves the page at /api/docs and the document at /api/docs-json. */
+export function serveOpenApi(app: INestApplication): void {
+  describeContract();
+  const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Wheat Ledger').setVersion('1').build());
+  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs-json' });
+}

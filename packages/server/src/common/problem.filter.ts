@@ -1,0 +1,45 @@
+import { Catch, HttpException, HttpStatus, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import { OptimisticLockError } from '@mikro-orm/core';
+import type { Response } from 'express';
+import type { Problem } from '@wheat-ledger/contract';
+import { DomainError } from '@wheat-ledger/core';
+import { conflict, invalid, ProblemException } from './problems.js';
+
+const TITLES: Readonly<Record<number, string>> = {
+  400: 'The request could not be read', 403: 'Not allowed from there', 404: 'Not found', 409: 'Changed elsewhere', 413: 'Too large',
+  415: 'Wrong kind of content', 422: 'The input does not fit', 428: 'Say which version you saw', 429: 'Too many requests', 503: 'Not ready',
+};
+
+/** A body parser's own errors carry a status and are safe to name; everything else unknown is hidden. */
+const parserStatus = (error: unknown): number | undefined =>
+  error instanceof Error && 'status' in error && 'type' in error && typeof error.status === 'number' && error.status < 500 ? error.status : undefined;
+
+const PARSER_WORDS: Readonly<Record<number, string>> = {
+  400: 'The body is not JSON that can be read.', 413: 'The body is larger than allowed.', 415: 'Expected a JSON body.',
+};
+
+/** Every error leaves the server as RFC 9457 problem+json; what is not ours says nothing of its insides. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('Problem');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const problem = this.toProblem(error);
+    if (problem.status >= 500) this.logger.error(error instanceof Error ? error.stack : String(error));
+    if (response.headersSent) return;
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  }
+
+  private toProblem(error: unknown): Problem {
+    const known = error instanceof OptimisticLockError ? conflict(undefined) : error instanceof DomainError ? invalid([{ path: error.path, message: error.message }]) : error;
+    if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
+    const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
+    if (status === undefined) return problemOf('internal', HttpStatus.INTERNAL_SERVER_ERROR, 'Something went wrong here. Nothing was saved.');
+    return problemOf(`http-${status}`, status, known instanceof HttpException ? known.message : (PARSER_WORDS[status] ?? 'The request could not be read.'));
+  }
+}
+
+const problemOf = (code: string, status: number, detail: string, extra: object = {}): Problem => ({
+  type: `/problems/${code}`, title: TITLES[status] ?? 'Something went wrong', status, detail, ...extra,
+});

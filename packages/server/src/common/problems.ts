@@ -1,0 +1,28 @@
+import { HttpException, HttpStatus } from '@nestjs/common';
+import type { FieldProblem } from '@wheat-ledger/contract';
+
+interface Extra {
+  readonly errors?: readonly FieldProblem[];
+  readonly current?: unknown;
+}
+
+/** An error that reaches the client as problem+json, with its code as the problem's type. */
+export class ProblemException extends HttpException {
+  constructor(
+    readonly code: string,
+    status: HttpStatus,
+    readonly detail: string,
+    readonly extra: Extra = {},
+  ) {
+    super(detail, status);
+  }
+}
+
+export const notFound = (kind: string): ProblemException =>
+  new ProblemException('not-found', HttpStatus.NOT_FOUND, `There is no such ${kind} here.`);
+
+export const invalid = (errors: readonly FieldProblem[]): ProblemException =>
+  new ProblemException('invalid', HttpStatus.UNPROCESSABLE_ENTITY, errors.map((e) => e.message).join(' ') || 'The input does not fit.', { errors });
+
+export const conflict = (current: unknown): ProblemException =>
+  new ProblemException('changed-elsewhere', HttpStatus.CONFLICT, 'It was changed elsewhere since you opened it. Both versions are kept: look at the newer one before saving yours.', { current });

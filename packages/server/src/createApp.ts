@@ -1,0 +1,38 @@
+import 'reflect-metadata';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { MikroORM } from '@mikro-orm/postgresql';
+import compression from 'compression';
+import helmet from 'helmet';
+import { Logger } from 'nestjs-pino';
+import { AppModule } from './app.module.js';
+import { loopbackOnly } from './common/origin.js';
+import { serveOpenApi } from './common/openapi.js';
+import { ProblemFilter } from './common/problem.filter.js';
+import type { Config } from './config.js';
+
+/** Largest JSON body; a product with everything filled in is a few kB. */
+const BODY_LIMIT = '256kb';
+
+/** The application, migrated and ready to listen. */
+export async function createApp(config: Config): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), { bodyParser: false, bufferLogs: true });
+  app.useLogger(app.get(Logger));
+  app.use(loopbackOnly);
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'worker-src': ["'self'"], 'font-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.setGlobalPrefix('api/v1');
+  app.useGlobalFilters(new ProblemFilter());
+  await app.get(MikroORM).getMigrator().up();
+  serveOpenApi(app);
+  app.enableShutdownHooks();
+  return app;
+}

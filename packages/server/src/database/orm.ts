@@ -1,0 +1,20 @@
+import { defineConfig } from '@mikro-orm/postgresql';
+import { Migrator } from '@mikro-orm/migrations';
+import { JournalEntry } from '../book/journal.entity.js';
+import { ClaimEntity } from '../claims/claim.entity.js';
+import { Workspace } from '../common/workspace.entity.js';
+import { Plot } from '../ground/plot.entity.js';
+import { Recipe, RecipePart } from '../mix/recipe.entity.js';
+import { AnalysisLine, OfferLine, ProductEntity } from '../shelf/product.entity.js';
+import { Migration0001First } from './migrations/Migration0001First.js';
+
+/** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */
+export const ormConfig = (clientUrl: string) =>
+  defineConfig({
+    clientUrl,
+    entities: [Workspace, Plot, ProductEntity, AnalysisLine, OfferLine, Recipe, RecipePart, ClaimEntity, JournalEntry],
+    extensions: [Migrator],
+    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }], snapshot: false, tableName: 'migration' },
+    forceUtcTimezone: true,
+    debug: false,
+  });

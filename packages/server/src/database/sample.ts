@@ -1,0 +1,30 @@
+import type { INestApplicationContext } from '@nestjs/common';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { ClaimInput, PlotInput, ProductInput, RecipeInput, validateInput } from '@wheat-ledger/contract';
+import { CLAIMS, PLOTS, PRODUCTS, RECIPES } from '@wheat-ledger/demo';
+import { ClaimStore } from '../claims/claim.store.js';
+import { PlotStore } from '../ground/plot.store.js';
+import { RecipeStore } from '../mix/recipe.store.js';
+import { ProductStore } from '../shelf/product.store.js';
+import { JournalEntry } from '../book/journal.entity.js';
+
+/** The same door that user input comes through. */
+function checked<T extends object>(Input: new () => T, plain: object): T {
+  const result = validateInput(Input, plain);
+  if (!result.ok) throw new Error(`The sample does not fit: ${result.problems.map((p) => `${p.path}: ${p.message}`).join(' ')}`);
+  return result.value;
+}
+
+/** Loads the sample scenario into a database nothing was ever written to. @returns whether it did */
+export async function loadSample(app: INestApplicationContext): Promise<boolean> {
+  const em = app.get(EntityManager).fork();
+  if ((await em.count(JournalEntry)) > 0) return false;
+  const [plots, products, recipes, claims] = [app.get(PlotStore), app.get(ProductStore), app.get(RecipeStore), app.get(ClaimStore)];
+  for (const plot of PLOTS) await plots.create(checked(PlotInput, plot));
+  const idOf = new Map<string, string>();
+  for (const product of PRODUCTS) idOf.set(product.name, (await products.create(checked(ProductInput, product))).id);
+  for (const { product, ...claim } of CLAIMS) await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
+  for (const { parts, ...recipe } of RECIPES)
+    await recipes.create(checked(RecipeInput, { ...recipe, parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })) }));
+  return true;
+}

@@ -1,0 +1,28 @@
+import { Entity, Property } from '@mikro-orm/core';
+import type { TemperatureInput } from '@wheat-ledger/contract';
+import type { Medium, Texture } from '@wheat-ledger/core';
+import { Stored } from '../common/stored.entity.js';
+
+@Entity({ tableName: 'plot' })
+export class Plot extends Stored {
+  @Property({ type: 'double', fieldName: 'area_m2' })
+  areaM2!: number;
+
+  @Property({ type: 'text' })
+  crop!: string;
+
+  @Property({ type: 'text' })
+  medium!: Medium;
+
+  @Property({ type: 'text' })
+  texture!: Texture;
+
+  @Property({ type: 'double', fieldName: 'ph', nullable: true })
+  pH: number | null = null;
+
+  @Property({ type: 'json' })
+  temperature!: TemperatureInput;
+
+  @Property({ type: 'date', fieldName: 'planted_on' })
+  plantedOn!: string;
+}

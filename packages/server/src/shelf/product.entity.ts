@@ -1,0 +1,107 @@
+import { Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import type { LabelRateInput, LongevityInput } from '@wheat-ledger/contract';
+import type { AnalysisUnit, Analyte, Basis, ProductForm, Provenance } from '@wheat-ledger/core';
+import { Stored } from '../common/stored.entity.js';
+
+@Entity({ tableName: 'product' })
+export class ProductEntity extends Stored {
+  @Property({ type: 'text' })
+  seller!: string;
+
+  @Property({ type: 'text' })
+  form!: ProductForm;
+
+  @Property({ type: 'double', fieldName: 'density_kg_per_l', nullable: true })
+  densityKgPerL: number | null = null;
+
+  @Property({ type: 'text', nullable: true })
+  grade: string | null = null;
+
+  @Property({ type: 'text[]', fieldName: 'derived_from' })
+  derivedFrom: string[] = [];
+
+  @Property({ type: 'json', fieldName: 'label_rate', nullable: true })
+  labelRate: LabelRateInput | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  longevity: LongevityInput | null = null;
+
+  @Property({ type: 'text' })
+  note!: string;
+
+  @OneToMany({ entity: () => AnalysisLine, mappedBy: (line) => line.product, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  analysis = new Collection<AnalysisLine>(this);
+
+  @OneToMany({ entity: () => OfferLine, mappedBy: (line) => line.product, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  offers = new Collection<OfferLine>(this);
+}
+
+/** One declared figure: what, as declared, in which unit and basis, from where. */
+@Entity({ tableName: 'analysis_figure' })
+export class AnalysisLine {
+  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  id!: string;
+
+  @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })
+  product!: Rel<ProductEntity>;
+
+  @Property({ type: 'integer' })
+  position!: number;
+
+  @Property({ type: 'text' })
+  analyte!: Analyte;
+
+  @Property({ type: 'text' })
+  basis!: Basis;
+
+  @Property({ type: 'text' })
+  kind!: 'number' | 'range' | 'below';
+
+  /** The number, or the middle of the range; empty when below a limit. */
+  @Property({ type: 'double', nullable: true })
+  value: number | null = null;
+
+  @Property({ type: 'double', nullable: true })
+  low: number | null = null;
+
+  /** The high end of a range, or the limit of detection. */
+  @Property({ type: 'double', nullable: true })
+  high: number | null = null;
+
+  @Property({ type: 'text' })
+  unit!: AnalysisUnit;
+
+  @Property({ type: 'text' })
+  provenance!: Provenance;
+
+  @Property({ type: 'text' })
+  source!: string;
+}
+
+@Entity({ tableName: 'offer' })
+export class OfferLine {
+  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  id!: string;
+
+  @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })
+  product!: Rel<ProductEntity>;
+
+  @Property({ type: 'integer' })
+  position!: number;
+
+  @Property({ type: 'double' })
+  size!: number;
+
+  @Property({ type: 'text' })
+  unit!: string;
+
+  /** Exact decimal, read and written as text. */
+  @Property({ type: 'decimal', precision: 13, scale: 4, nullable: true })
+  price: string | null = null;
+
+  @Property({ type: 'text', nullable: true })
+  currency: string | null = null;
+
+  @Property({ type: 'date', fieldName: 'seen_on', nullable: true })
+  seenOn: string | null = null;
+}
