@@ -28,11 +28,14 @@ export function fieldProblems(errors: readonly ValidationError[], prefix = ''): 
     const path = prefix ? `${prefix}.${error.property}` : error.property;
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
       path,
-      message: rule === 'whitelistValidation' ? `"${error.property}" is not a field here.` : message,
+      message: rule === 'whitelistValidation' ? `"${error.property}" is not a field here.` : sentence(message),
     }));
     return [...own, ...fieldProblems(error.children ?? [], path)];
   });
 }
+
+/** Where nothing was given there is nothing to say it was read. */
+const sentence = (message: string): string => message.replace(/^Read "?(?:\$value|undefined|null)"?, e/, 'E');
 
 export type Validated<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 

@@ -5,3 +5,5 @@ export * from './massFraction.js';
 export * from './grade.js';
 export * from './labelChecks.js';
 export * from './packageMass.js';
+export * from './declaredValue.js';
+export * from './cautions.js';

@@ -1,0 +1,36 @@
+import { parseNumber } from '../quantity/index.js';
+import type { DeclaredValue } from './product.js';
+
+export type ParsedDeclared = { readonly ok: true; readonly value: DeclaredValue } | { readonly ok: false; readonly reason: string };
+
+const refusal = (text: string): ParsedDeclared => ({ ok: false, reason: `Read "${text.slice(0, 30)}", expected a value such as 5, a range such as 0.4–0.7, or < 20 when below detection.` });
+
+/**
+ * Reads a declared value: `5`, `0,5`, `0.4–0.7` (middle taken between), `0.4–0.5–0.7`, `< 20`.
+ * @example parseDeclared('0.4-0.7') // { kind: 'range', low: 0.4, mid: 0.55, high: 0.7 }
+ */
+export function parseDeclared(input: string): ParsedDeclared {
+  const text = input.trim();
+  const below = /^<\s*(.+)$/.exec(text);
+  if (below) {
+    const limit = parseNumber(below[1] ?? '');
+    return limit.ok && limit.value >= 0 ? { ok: true, value: { kind: 'below', limit: limit.value } } : refusal(text);
+  }
+  const ends = text.split(/(?<=[\d½¼¾.])\s*(?:[–-]|to)\s*(?=[\d.½¼¾])/).map(parseNumber);
+  if (ends.some((e) => !e.ok)) return refusal(text);
+  const values = ends.map((e) => (e.ok ? e.value : 0));
+  const [first = 0, second = 0, third] = values;
+  if (values.length === 1) return { ok: true, value: { kind: 'number', value: first } };
+  if (values.length > 3) return refusal(text);
+  const [low, mid, high] = third === undefined ? [first, Number(((first + second) / 2).toPrecision(6)), second] : [first, second, third];
+  return low <= mid && mid <= high ? { ok: true, value: { kind: 'range', low, mid, high } } : refusal(text);
+}
+
+/** Prints a declared value so that reading it gives the same value. @example printDeclared({ kind: 'below', limit: 20 }) // '< 20' */
+export function printDeclared(value: DeclaredValue): string {
+  switch (value.kind) {
+    case 'number': return String(value.value);
+    case 'range': return `${value.low}–${value.mid}–${value.high}`;
+    case 'below': return `< ${value.limit}`;
+  }
+}

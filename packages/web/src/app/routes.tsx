@@ -1,0 +1,28 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Frame } from '../frame/Frame';
+import { RouteProblem } from '../frame/RouteProblem';
+
+/** Each stage is loaded when it is opened. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Frame,
+    ErrorBoundary: RouteProblem,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, element: <Navigate to="/shelf" replace /> },
+      { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
+      { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
+      { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).EditProduct }) },
+      { path: 'price', lazy: async () => ({ Component: (await import('../price/PriceView')).PriceView }) },
+      { path: 'release', lazy: async () => ({ Component: (await import('../release/ReleaseView')).ReleaseView }) },
+      { path: 'mix/:id?', lazy: async () => ({ Component: (await import('../mix/MixView')).MixView }) },
+      { path: 'claims', lazy: async () => ({ Component: (await import('../claims/ClaimsView')).ClaimsView }) },
+      { path: 'claims/new', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).NewClaim }) },
+      { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
+      { path: 'book', lazy: async () => ({ Component: (await import('../book/BookView')).BookView }) },
+      { path: '*', element: <RouteProblem /> },
+    ],
+  },
+]);

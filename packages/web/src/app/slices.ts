@@ -1,0 +1,60 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Figure, Nutrient } from '@wheat-ledger/core';
+
+export const MOST_ON_BENCH = 8;
+
+/** A bag on the bench; set aside, it stays there but is left out of comparisons. */
+export interface BenchPlace {
+  readonly id: string;
+  readonly aside: boolean;
+}
+
+export const benchSlice = createSlice({
+  name: 'bench',
+  initialState: [] as BenchPlace[],
+  reducers: {
+    toggled: (bench, { payload: id }: PayloadAction<string>) => {
+      const at = bench.findIndex((p) => p.id === id);
+      if (at >= 0) bench.splice(at, 1);
+      else if (bench.length < MOST_ON_BENCH) bench.push({ id, aside: false });
+    },
+    setAside: (bench, { payload: id }: PayloadAction<string>) => bench.map((p) => (p.id === id ? { ...p, aside: !p.aside } : p)),
+    cleared: () => [],
+  },
+});
+
+export interface Settings {
+  readonly massUnit: 'kg' | 'lb';
+  /** Whether P and K are shown as oxides or as elements. */
+  readonly basis: 'oxide' | 'element';
+  readonly theme: 'day' | 'evening' | 'system';
+  readonly plotId: string | undefined;
+  readonly nutrient: Nutrient;
+  /** Nitrogen each product is dosed to, kg/ha; the crop's own uptake when empty. */
+  readonly nitrogenKgPerHa: number | undefined;
+  readonly daysOnSurface: number;
+}
+
+export const settingsSlice = createSlice({
+  name: 'settings',
+  initialState: { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0 } as Settings,
+  reducers: {
+    changed: (settings, { payload }: PayloadAction<Partial<Settings>>) => ({ ...settings, ...payload }),
+  },
+});
+
+/** The figure whose working stands in the margin, and the words of the last thing done, with what undoes it. */
+export interface Desk {
+  readonly working: Figure | undefined;
+  readonly notice: { readonly text: string; readonly recordId: string | undefined } | undefined;
+}
+
+export const deskSlice = createSlice({
+  name: 'desk',
+  initialState: { working: undefined, notice: undefined } as Desk,
+  reducers: {
+    workingOpened: (desk: Desk, { payload }: PayloadAction<Figure>): Desk => ({ ...desk, working: payload }),
+    workingClosed: (desk: Desk): Desk => ({ ...desk, working: undefined }),
+    noticed: (desk: Desk, { payload }: PayloadAction<Desk['notice']>): Desk => ({ ...desk, notice: payload }),
+  },
+});

@@ -1,0 +1,20 @@
+import type { LucideIcon } from 'lucide-react';
+import { BookOpen, FlaskConical, Hourglass, Scale, Shovel, Tags, Quote } from 'lucide-react';
+
+export interface Stage {
+  readonly path: string;
+  readonly name: string;
+  readonly question: string;
+  readonly icon: LucideIcon;
+}
+
+/** The stages in working order. */
+export const STAGES: readonly Stage[] = [
+  { path: '/ground', name: 'Ground', question: 'Which plot, and how warm is its soil?', icon: Shovel },
+  { path: '/shelf', name: 'Shelf', question: 'What is really in each bag?', icon: Tags },
+  { path: '/price', name: 'Price', question: 'What does a unit of each nutrient cost?', icon: Scale },
+  { path: '/release', name: 'Release', question: 'When does the nitrogen arrive?', icon: Hourglass },
+  { path: '/mix', name: 'Mix', question: 'What could be mixed instead?', icon: FlaskConical },
+  { path: '/claims', name: 'Claims', question: 'Is what the bag promises true?', icon: Quote },
+  { path: '/book', name: 'Book', question: 'What was changed, and when?', icon: BookOpen },
+];

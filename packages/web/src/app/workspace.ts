@@ -1,0 +1,45 @@
+import { useMemo } from 'react';
+import { toProduct, toSite, type PlotRecord, type ProductRecord } from '@wheat-ledger/contract';
+import { cropOf, type CropTemplate, type Product, type Site } from '@wheat-ledger/core';
+import { useRecords } from './api';
+import { useAppSelector } from './store';
+
+export interface ShelfProduct {
+  readonly record: ProductRecord;
+  readonly product: Product;
+}
+
+/** Everything on the shelf, as records and as the core computes with them. */
+export function useShelf() {
+  const { records, isLoading, error } = useRecords('product');
+  const shelf = useMemo(() => records.map((record): ShelfProduct => ({ record, product: toProduct(record, record.id) })), [records]);
+  return { shelf, isLoading, error };
+}
+
+export interface BenchBag extends ShelfProduct {
+  readonly aside: boolean;
+}
+
+/** The bags on the bench in their order; `compared` leaves out those set aside. */
+export function useBench() {
+  const { shelf, isLoading } = useShelf();
+  const places = useAppSelector((s) => s.bench);
+  return useMemo(() => {
+    const byId = new Map(shelf.map((s) => [s.record.id, s]));
+    const bags = places.flatMap(({ id, aside }): BenchBag[] => {
+      const found = byId.get(id);
+      return found ? [{ ...found, aside }] : [];
+    });
+    return { bags, compared: bags.filter((b) => !b.aside).map((b) => b.product), isLoading };
+  }, [shelf, places, isLoading]);
+}
+
+/** The plot chosen in the plot line, or the first one. */
+export function usePlot(): { readonly plot: PlotRecord | undefined; readonly site: Site | undefined; readonly crop: CropTemplate | undefined; readonly plots: readonly PlotRecord[] } {
+  const { records: plots } = useRecords('plot');
+  const plotId = useAppSelector((s) => s.settings.plotId);
+  return useMemo(() => {
+    const plot = plots.find((p) => p.id === plotId) ?? plots[0];
+    return { plots, plot, site: plot && toSite(plot), crop: plot && cropOf(plot.crop) };
+  }, [plots, plotId]);
+}

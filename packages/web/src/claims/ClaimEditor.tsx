@@ -1,0 +1,105 @@
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { Trash2 } from 'lucide-react';
+import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
+import { analyteName, CROPS, judge, type Nutrient } from '@wheat-ledger/core';
+import { problemOf, useRecords, useRemoveMutation } from '../app/api';
+import { deskSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { usePlot, useShelf } from '../app/workspace';
+import { EditForm } from '../ui/EditForm';
+import { LongField, SelectField, TextField } from '../ui/Field';
+import { Swatch } from '../ui/patterns';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { useSaving } from '../ui/useSaving';
+import { useTextForm } from '../ui/textForm';
+import { claimText, readClaim, type ClaimText } from './claimText';
+import { JudgementSheet } from './JudgementSheet';
+
+/** Elements a mechanism may rest on; traces and metals are asked about elsewhere. */
+const ASKED: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Si', 'Fe', 'Mn', 'Zn', 'Cu', 'B'];
+
+function NeedsBoxes() {
+  const { register } = useFormContext<ClaimText>();
+  return (
+    <fieldset>
+      <legend className="text-sm text-faint">What must it bring for that to work? Tick none when the mechanism is not a supply of nutrients.</legend>
+      <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+        {ASKED.map((n) => (
+          <label key={n} className="flex cursor-pointer items-center gap-1.5">
+            <input type="checkbox" value={n} {...register('needs')} className="size-4 accent-wheat" /><Swatch nutrient={n} />{analyteName(n)}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function ClaimForm({ record }: { record?: ClaimRecord }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const { shelf } = useShelf();
+  const { plot } = usePlot();
+  const [removeRecord] = useRemoveMutation();
+  const saved = useMemo((): ClaimText => (record ? claimText(record) : { statement: '', saidBy: '', productId: '', crop: plot?.crop ?? 'wheat', needs: [] }), [record, plot]);
+  const textForm = useTextForm<ClaimText, ClaimInput>({ Input: ClaimInput, saved, version: record?.version, read: readClaim, draft: `claim.${record?.id ?? 'new'}` });
+  const saving = useSaving({
+    kind: 'claim', textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readClaim(text).plain,
+    nameOf: (c) => c.statement,
+    onSaved: (c) => void navigate(`/claims/${c.id}`),
+  });
+  const text = useWatch({ control: textForm.form.control }) as ClaimText;
+  const judgement = useMemo(() => {
+    const product = shelf.find((s) => s.record.id === text.productId)?.product;
+    return product && judge(toClaim(readClaim(text).plain, product));
+  }, [text, shelf]);
+  const takeOut = async (): Promise<void> => {
+    if (!record) return;
+    const result = await removeRecord({ kind: 'claim', record });
+    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : 'Took the claim out.', recordId: result.error ? undefined : record.id }));
+    if (!result.error) void navigate('/claims');
+  };
+  const bags = [{ value: '', text: 'choose a bag' }, ...shelf.map((s) => ({ value: s.record.id, text: s.record.name }))];
+  return (
+    <Sheet title={record ? 'A claim, taken apart' : 'Take a claim apart'} question="One sentence, one bag, one crop; the numbers answer as you type.">
+      <EditForm<'claim', ClaimText>
+        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.statement}”.</>}
+        actions={
+          <>
+            <button type="button" className="action" onClick={() => void navigate('/claims')}>Back to the claims</button>
+            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
+          </>
+        }
+      >
+        <div className="flex flex-col gap-3">
+          <LongField name="statement" label="What is said, word for word" placeholder="Wool pellets feed all year" />
+          <div className="grid gap-3 sm:grid-cols-3">
+            <TextField name="saidBy" label="Who says it" placeholder="the maker, a neighbour …" />
+            <SelectField name="productId" label="Of which bag" options={bags} />
+            <SelectField name="crop" label="For which crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
+          </div>
+          <NeedsBoxes />
+        </div>
+        {judgement ? <JudgementSheet judgement={judgement} /> : <Empty>Choose the bag it is said of, and the checks run.</Empty>}
+      </EditForm>
+    </Sheet>
+  );
+}
+
+export function NewClaim() {
+  const { isLoading } = useShelf();
+  return isLoading ? <Loading what="the shelf" /> : <ClaimForm />;
+}
+
+export function EditClaim() {
+  const { id } = useParams();
+  const { records, isLoading } = useRecords('claim');
+  const { isLoading: shelfLoading } = useShelf();
+  const record = records.find((r) => r.id === id);
+  if (isLoading || shelfLoading) return <Loading what="the claim" />;
+  return record ? <ClaimForm key={record.id} record={record} /> : <Sheet title="No such claim" question="It was taken out, or never stood here."><Empty>What was taken out can be restored from the book.</Empty></Sheet>;
+}

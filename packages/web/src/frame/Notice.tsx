@@ -1,0 +1,44 @@
+import { useEffect } from 'react';
+import { Undo2, X } from 'lucide-react';
+import { problemOf, useUndoLatestMutation } from '../app/api';
+import { deskSlice } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
+
+const { noticed } = deskSlice.actions;
+const SHOWN_MS = 20_000;
+
+/** Undoes the change the notice speaks of. */
+export function useUndoNotice(): (() => Promise<void>) | undefined {
+  const notice = useAppSelector((s) => s.desk.notice);
+  const dispatch = useAppDispatch();
+  const [undoLatest] = useUndoLatestMutation();
+  if (!notice?.recordId) return undefined;
+  const { recordId } = notice;
+  return async () => {
+    const result = await undoLatest({ recordId });
+    dispatch(noticed({ text: result.error ? problemOf(result.error).detail : 'Undone. The book keeps both entries.', recordId: undefined }));
+  };
+}
+
+/** The words of the last thing done, with its undo, for a while. */
+export function Notice() {
+  const notice = useAppSelector((s) => s.desk.notice);
+  const dispatch = useAppDispatch();
+  const undo = useUndoNotice();
+  useEffect(() => {
+    if (!notice) return undefined;
+    const timer = setTimeout(() => dispatch(noticed(undefined)), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [notice, dispatch]);
+  return (
+    <div role="status" aria-live="polite" className="no-print pointer-events-none fixed inset-x-0 bottom-32 z-40 flex justify-center px-3">
+      {notice && (
+        <div className="pointer-events-auto flex items-center gap-3 bg-pine px-4 py-2 text-chalk shadow-md">
+          <span>{notice.text}</span>
+          {undo && <button type="button" className="flex cursor-pointer items-center gap-1 font-semibold underline underline-offset-3" onClick={() => void undo()}><Undo2 size={16} aria-hidden="true" />Undo</button>}
+          <button type="button" className="cursor-pointer" onClick={() => dispatch(noticed(undefined))}><X size={16} aria-hidden="true" /><span className="sr-only">Put the notice away</span></button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { Keyboard } from 'lucide-react';
+import { formatNumber, MEDIUM_NAMES, soilTemperature, dayOfYear } from '@wheat-ledger/core';
+import { settingsSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { usePlot } from '../app/workspace';
+
+const { changed } = settingsSlice.actions;
+
+// What opens comes after the first picture: the page is read before anything is searched.
+const FindBox = lazy(async () => ({ default: (await import('./FindBox')).FindBox }));
+const UnitsPopover = lazy(async () => ({ default: (await import('./UnitsPopover')).UnitsPopover }));
+
+const Chip = ({ children }: { children: React.ReactNode }) => <span className="whitespace-nowrap border-l border-rule pl-2.5 text-sm text-faint">{children}</span>;
+
+/** Which plot everything is worked out for, what is known of its soil, units and search. */
+export function PlotLine({ onKeys }: { onKeys: () => void }) {
+  const { plot, site, crop, plots } = usePlot();
+  const dispatch = useAppDispatch();
+  const warmth = site && soilTemperature(site.temperature, dayOfYear(site.plantedOn), 1)[0];
+  return (
+    <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
+      <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">
+        <img src="/mark.svg" alt="" width="26" height="26" />
+        <span className="hidden xl:inline">Wheat Ledger</span>
+        <span className="sr-only xl:hidden">Wheat Ledger</span>
+      </Link>
+      {plot && crop ? (
+        <>
+          <select aria-label="Plot" className="field max-w-60 font-semibold sm:w-auto" value={plot.id} onChange={(e) => dispatch(changed({ plotId: e.target.value }))}>
+            {plots.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+          </select>
+          <span className="hidden flex-wrap items-center gap-2.5 md:flex">
+            <Chip>{formatNumber(plot.areaM2)} m²</Chip>
+            <Chip>{crop.name}</Chip>
+            <Chip>{plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]}, {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}</Chip>
+            <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>
+          </span>
+        </>
+      ) : (
+        <Link to="/ground" className="plain">Say which plot</Link>
+      )}
+      <span className="ml-auto flex items-center gap-2">
+        <Suspense fallback={<span className="h-9 w-60" />}>
+          <FindBox />
+          <UnitsPopover />
+        </Suspense>
+        <button type="button" className="action" onClick={onKeys} title="Keys (?)"><Keyboard size={16} aria-hidden="true" /><span className="sr-only">Keys</span></button>
+      </span>
+    </header>
+  );
+}

@@ -1,0 +1,40 @@
+import { useEffect } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { benchSlice, deskSlice } from '../app/slices';
+import { STAGES } from '../app/stages';
+import { useAppDispatch } from '../app/store';
+import { useBench } from '../app/workspace';
+import { useUndoNotice } from './Notice';
+
+const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** The program's own keys; they rest while something is being typed. None of them destroys anything. */
+export function useKeys(showKeys: () => void): void {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const dispatch = useAppDispatch();
+  const { bags } = useBench();
+  const undo = useUndoNotice();
+  useEffect(() => {
+    const step = (by: number): void => {
+      const at = STAGES.findIndex((s) => pathname.startsWith(s.path));
+      const next = STAGES[(at + by + STAGES.length) % STAGES.length];
+      if (next) void navigate(next.path);
+    };
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key === 'Escape') return void dispatch(deskSlice.actions.workingClosed());
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const bag = /^[1-9]$/.test(event.key) ? bags[Number(event.key) - 1] : undefined;
+      if (bag) dispatch(benchSlice.actions.setAside(bag.record.id));
+      else if (event.key === '[') step(-1);
+      else if (event.key === ']') step(1);
+      else if (event.key === '?') showKeys();
+      else if (event.key === 'u' && undo) void undo();
+      else if (event.key === '/') document.getElementById('find')?.focus();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [navigate, pathname, dispatch, bags, undo, showKeys]);
+}

@@ -1,0 +1,122 @@
+import { useMemo } from 'react';
+import { Link, NavLink, useNavigate, useParams } from 'react-router';
+import { useWatch } from 'react-hook-form';
+import { format } from 'date-fns';
+import { PlotInput, toSite, type PlotRecord } from '@wheat-ledger/contract';
+import { CROPS, formatFixed, MEDIA, MEDIUM_NAMES, soilTemperature, TEXTURES } from '@wheat-ledger/core';
+import { Trash2 } from 'lucide-react';
+import { problemOf, useRecords, useRemoveMutation } from '../app/api';
+import { deskSlice, settingsSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { usePlot } from '../app/workspace';
+import { EditForm, FormPart } from '../ui/EditForm';
+import { SelectField, TextField } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { useSaving } from '../ui/useSaving';
+import { useTextForm } from '../ui/textForm';
+import { blankPlot, MONTHS, plotText, readPlot, type PlotText } from './plotText';
+
+const DAYS = 365;
+
+/** The year's soil temperature as drawn from what is typed, with the planting day marked. */
+function YearOfWarmth({ plot }: { plot: PlotInput }) {
+  const { temperature } = toSite(plot);
+  const days = soilTemperature(temperature, 0, DAYS);
+  const low = Math.min(0, ...days);
+  const high = Math.max(20, ...days);
+  const x = (day: number): number => 26 + (day / DAYS) * 244;
+  const y = (t: number): number => 96 - ((t - low) / (high - low)) * 86;
+  const path = days.map((t, d) => `${d === 0 ? 'M' : 'L'}${x(d).toFixed(1)} ${y(t).toFixed(1)}`).join('');
+  const grid = [0, 10, 20].filter((t) => t >= low && t <= high);
+  return (
+    <svg viewBox="0 0 276 116" role="img" aria-label={`Soil temperature over the year, from ${formatFixed(Math.min(...days), 0)} to ${formatFixed(Math.max(...days), 0)} °C`}>
+      {grid.map((t) => <g key={t}><path d={`M26 ${y(t)}H270`} stroke="var(--rule)" /><text x="22" y={y(t) + 4} textAnchor="end" fontSize="10" fill="var(--faint)">{t}°</text></g>)}
+      <path d={path} fill="none" stroke="var(--beet)" strokeWidth="2" />
+      {MONTHS.map((m, i) => <text key={m} x={x(i * 30.4 + 15)} y="110" textAnchor="middle" fontSize="9" fill="var(--faint)">{m[0]}</text>)}
+    </svg>
+  );
+}
+
+function PlotForm({ record }: { record?: PlotRecord }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const [removeRecord] = useRemoveMutation();
+  const saved = useMemo(() => (record ? plotText(record) : blankPlot(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const textForm = useTextForm<PlotText, PlotInput>({ Input: PlotInput, saved, version: record?.version, read: readPlot, draft: `plot.${record?.id ?? 'new'}` });
+  const saving = useSaving({
+    kind: 'plot', textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readPlot(text).plain,
+    nameOf: (p) => p.name,
+    onSaved: (p) => {
+      dispatch(settingsSlice.actions.changed({ plotId: p.id }));
+      void navigate(`/ground/${p.id}`);
+    },
+  });
+  const text = useWatch({ control: textForm.form.control }) as PlotText;
+  const { plain, problems } = useMemo(() => readPlot(text), [text]);
+  const takeOut = async (): Promise<void> => {
+    if (!record) return;
+    const result = await removeRecord({ kind: 'plot', record });
+    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `Took “${record.name}” out.`, recordId: result.error ? undefined : record.id }));
+    if (!result.error) void navigate('/ground');
+  };
+  return (
+    <>
+      <EditForm<'plot', PlotText>
+        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.areaM2} m².</>}
+        actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take this plot out</button>}
+      >
+        <FormPart title="The plot">
+          <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
+            <TextField name="name" label="Name" />
+            <TextField name="area" label="Area" placeholder="120 m² or 0.75 acre" />
+            <SelectField name="crop" label="Crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
+            <TextField name="plantedOn" label="Sown, planted or growth starts" type="date" />
+            <SelectField name="medium" label="Grown in" options={MEDIA.map((m) => ({ value: m, text: MEDIUM_NAMES[m] }))} />
+            <SelectField name="texture" label="Texture" options={TEXTURES.map((t) => ({ value: t, text: t }))} />
+            <TextField name="pH" label="pH" placeholder="not measured" inputMode="decimal" hint="decides how much urea is lost as ammonia" />
+          </div>
+        </FormPart>
+        <FormPart title="How warm the soil is" hint="decides how fast everything organic, coated or urea is released">
+          <SelectField name="kind" label="Known as" options={[{ value: 'monthly', text: 'twelve monthly means' }, { value: 'sine', text: 'a yearly mean and swing' }]} className="mb-2 max-w-64" />
+          {text.kind === 'monthly' ? (
+            <div className="grid grid-cols-4 gap-2 sm:grid-cols-6">{MONTHS.map((m, i) => <TextField key={m} name={`meansC.${i}`} label={`${m}, °C`} inputMode="decimal" />)}</div>
+          ) : (
+            <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
+              <TextField name="meanC" label="Mean of the year, °C" inputMode="decimal" />
+              <TextField name="amplitudeC" label="Swing above and below it, °C" inputMode="decimal" />
+              <TextField name="warmestDay" label="Warmest day of the year, 0–364" inputMode="numeric" hint="205 is 25 July" />
+            </div>
+          )}
+        </FormPart>
+      </EditForm>
+      <MarginNotes>
+        {problems.length === 0 && <MarginNote title="The year as typed"><YearOfWarmth plot={plain} /></MarginNote>}
+        <MarginNote title="What rests on this"><p>The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen in the line at the top.</p></MarginNote>
+      </MarginNotes>
+    </>
+  );
+}
+
+/** Which plot, how big, what grows there, how warm its soil is. */
+export function GroundView() {
+  const { id } = useParams();
+  const { plot, plots } = usePlot();
+  const { isLoading } = useRecords('plot');
+  if (isLoading) return <Loading what="the plots" />;
+  const record = id === 'new' ? undefined : (plots.find((p) => p.id === id) ?? (id ? undefined : plot));
+  const missing = id !== undefined && id !== 'new' && !record;
+  const link = ({ isActive }: { isActive: boolean }): string => `border-b-[3px] px-1 py-0.5 ${isActive ? 'border-wheat font-semibold' : 'border-transparent hover:border-rule'}`;
+  return (
+    <Sheet title="Ground" question="Which plot, what grows there, and how warm is its soil?">
+      <nav aria-label="Plots" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
+        {plots.map((p) => <NavLink key={p.id} to={`/ground/${p.id}`} className={(s) => link({ isActive: s.isActive || (!id && p.id === plot?.id) })}>{p.name}</NavLink>)}
+        <NavLink to="/ground/new" className={link}>Another plot</NavLink>
+      </nav>
+      {missing ? <Empty>That plot was taken out. It can be restored from the <Link to="/book" className="plain">book</Link>.</Empty> : <PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />}
+    </Sheet>
+  );
+}

@@ -1,0 +1,96 @@
+import { useMemo, useState } from 'react';
+import { Link, NavLink, useNavigate, useParams } from 'react-router';
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
+import { useWatch } from 'react-hook-form';
+import { Trash2 } from 'lucide-react';
+import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
+import { problemOf, useRecords, useRemoveMutation } from '../app/api';
+import { deskSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { useBench, useShelf } from '../app/workspace';
+import { EditForm } from '../ui/EditForm';
+import { TextField } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { useSaving } from '../ui/useSaving';
+import { useTextForm } from '../ui/textForm';
+import { CheckParts } from './CheckParts';
+import { MakeMix } from './MakeMix';
+import { blankRecipe, readRecipe, recipeText, type RecipeText } from './recipeText';
+
+const TAB = 'cursor-pointer border-b-4 border-transparent px-3 py-1.5 font-slab text-lg data-selected:border-wheat data-selected:font-semibold';
+
+function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const { shelf } = useShelf();
+  const { compared } = useBench();
+  const [removeRecord] = useRemoveMutation();
+  const saved = useMemo(() => (record ? recipeText(record) : blankRecipe()), [record]);
+  const [tab, setTab] = useState(saved.parts.length > 0 ? 1 : 0);
+  const textForm = useTextForm<RecipeText, RecipeInput>({ Input: RecipeInput, saved, version: record?.version, read: readRecipe, draft: `recipe.${record?.id ?? 'new'}` });
+  const { form } = textForm;
+  const saving = useSaving({
+    kind: 'recipe', textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readRecipe(text).plain,
+    nameOf: (r) => r.name,
+    onSaved: (r) => void navigate(`/mix/${r.id}`),
+  });
+  const text = useWatch({ control: form.control }) as RecipeText;
+  const bench = useMemo(() => compared, [compared]);
+  const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
+  const takeOut = async (): Promise<void> => {
+    if (!record) return;
+    const result = await removeRecord({ kind: 'recipe', record });
+    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `Took “${record.name}” out.`, recordId: result.error ? undefined : record.id }));
+    if (!result.error) void navigate('/mix');
+  };
+  return (
+    <EditForm<'recipe', RecipeText>
+      textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
+      describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, target {newer.target || 'none'}, {newer.parts.length} parts.</>}
+      actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take this recipe out</button>}
+    >
+      <TextField name="name" label="Name of the recipe" className="max-w-md" placeholder="needed to save it" />
+      <TabGroup selectedIndex={tab} onChange={setTab}>
+        <TabList className="flex gap-2 border-b border-line-strong">
+          <Tab className={TAB}>From a target</Tab>
+          <Tab className={TAB}>Check parts</Tab>
+        </TabList>
+        <TabPanels className="pt-4">
+          <TabPanel tabIndex={-1}><MakeMix text={text} bench={bench} shelf={all} onUse={(parts) => { form.setValue('parts', [...parts]); form.setValue('by', 'weight'); setTab(1); }} /></TabPanel>
+          <TabPanel tabIndex={-1}><CheckParts text={text} shelf={all} /></TabPanel>
+        </TabPanels>
+      </TabGroup>
+    </EditForm>
+  );
+}
+
+/** What could be mixed instead, and what a mix really is. */
+export function MixView() {
+  const { id } = useParams();
+  const { records, isLoading } = useRecords('recipe');
+  const { shelf, isLoading: shelfLoading } = useShelf();
+  if (isLoading || shelfLoading) return <Loading what="the recipes" />;
+  const record = records.find((r) => r.id === id);
+  const link = ({ isActive }: { isActive: boolean }): string => `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
+  return (
+    <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?">
+      {shelf.length === 0 ? <Empty>A mix is made from bags. <Link to="/shelf/new" className="plain">Add one to the shelf</Link> first.</Empty>
+        : id && !record ? <Empty>That recipe was taken out. <Link to="/mix" className="plain">Start a new one</Link>, or restore it from the <Link to="/book" className="plain">book</Link>.</Empty>
+        : <RecipeForm key={record ? record.id : 'new'} record={record} />}
+      <MarginNotes>
+        <MarginNote title="Recipes">
+          <ul>
+            <li><NavLink end to="/mix" className={link}>A new one</NavLink></li>
+            {records.map((r) => <li key={r.id}><NavLink to={`/mix/${r.id}`} className={link}>{r.name}</NavLink></li>)}
+          </ul>
+        </MarginNote>
+        <MarginNote title="Weight or volume">
+          <p>The same recipe read by volume instead of weight can be 40 % off, since a litre of straw meal and a litre of salt do not weigh the same. Say which you mean.</p>
+        </MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}

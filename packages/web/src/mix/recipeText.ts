@@ -1,0 +1,48 @@
+import type { FieldProblem, RecipeInput } from '@wheat-ledger/contract';
+import { parseNumber, parseQuantity } from '@wheat-ledger/core';
+import type { ReadText } from '../ui/textForm';
+
+export interface PartText {
+  productId: string;
+  parts: string;
+}
+/** A recipe as a person types it. */
+export interface RecipeText {
+  name: string;
+  target: string;
+  strength: string;
+  tolerance: string;
+  by: string;
+  batch: string;
+  parts: PartText[];
+}
+
+export const blankRecipe = (): RecipeText => ({ name: '', target: '', strength: 'grade', tolerance: '10', by: 'weight', batch: '10 kg', parts: [] });
+
+export const recipeText = (r: RecipeInput): RecipeText => ({
+  name: r.name, target: r.target, strength: r.strength, tolerance: String(Number((r.tolerance * 100).toPrecision(4))), by: r.by, batch: `${r.batchKg} kg`,
+  parts: r.parts.map((p) => ({ productId: p.productId, parts: String(p.parts) })),
+});
+
+/** Reads a typed recipe; parts without a product or a number are left out. */
+export function readRecipe(text: RecipeText): ReadText & { readonly plain: RecipeInput } {
+  const problems: FieldProblem[] = [];
+  const number = (path: string, typed: string): number => {
+    const read = parseNumber(typed);
+    if (!read.ok) problems.push({ path, message: read.reason });
+    return read.ok ? read.value : 0;
+  };
+  const batch = parseQuantity(text.batch, 'mass', 'kg');
+  if (!batch.ok) problems.push({ path: 'batch', message: batch.reason });
+  const rows = text.parts.map((part, i) => ({ part, i })).filter(({ part }) => part.productId !== '' && part.parts.trim() !== '');
+  const plain: RecipeInput = {
+    name: text.name.trim(),
+    target: text.target.trim(),
+    strength: text.strength as RecipeInput['strength'],
+    tolerance: number('tolerance', text.tolerance) / 100,
+    by: text.by as RecipeInput['by'],
+    parts: rows.map(({ part, i }) => ({ productId: part.productId, parts: number(`parts.${i}.parts`, part.parts) })),
+    batchKg: batch.ok ? batch.value * batch.unit.factor : 0,
+  };
+  return { plain, problems, rows: { parts: rows.map(({ i }) => i) } };
+}

@@ -1,0 +1,90 @@
+import { useMemo, useState } from 'react';
+import { createColumnHelper, createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable, type SortingState } from '@tanstack/react-table';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { COST_REASONS, costPerUnit, symbolIn, type Cost, type CostQuestion, type Nutrient, type Product, type Ranking } from '@wheat-ledger/core';
+import { FigureButton } from '../ui/FigureButton';
+
+interface Row {
+  readonly product: Product;
+  readonly rank: string;
+  readonly costs: Readonly<Partial<Record<Nutrient, Cost>>>;
+}
+
+interface PriceTableProps {
+  readonly products: readonly Product[];
+  readonly nutrients: readonly Nutrient[];
+  readonly chosen: Nutrient;
+  readonly questionOf: (nutrient: Nutrient) => CostQuestion;
+  readonly ranking: Ranking;
+}
+
+const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
+const helper = createColumnHelper<typeof features, Row>();
+
+const CostCell = ({ cost }: { cost: Cost | undefined }) =>
+  !cost ? null : cost.kind === 'cost' ? <FigureButton figure={cost.figure} /> : <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>;
+
+function rankWords(ranking: Ranking, product: Product): string {
+  for (const [currency, list] of Object.entries(ranking.byCurrency)) {
+    const found = list.find((r) => r.product.id === product.id);
+    if (found) return `${found.tied ? '=' : ''}${found.rank}${Object.keys(ranking.byCurrency).length > 1 ? ` ${currency}` : ''}`;
+  }
+  return '–';
+}
+
+/** Every bag against every nutrient; a heading sorts by its column. Bags without a figure stand last. */
+export function PriceTable({ products, nutrients, chosen, questionOf, ranking }: PriceTableProps) {
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const data = useMemo(
+    () => products.map((product): Row => ({ product, rank: rankWords(ranking, product), costs: Object.fromEntries(nutrients.map((n) => [n, costPerUnit(product, questionOf(n))])) })),
+    [products, nutrients, questionOf, ranking],
+  );
+  const columns = useMemo(
+    () => helper.columns([
+      helper.accessor((row) => row.product.name, { id: 'name', header: 'Bag' }),
+      ...nutrients.map((n) =>
+        helper.accessor((row) => { const cost = row.costs[n]; return cost?.kind === 'cost' ? cost.figure.value.mid : undefined; }, {
+          id: n, header: symbolIn(n, questionOf(n).basis), sortUndefined: 'last', sortFn: 'basic', cell: ({ row }) => <CostCell cost={row.original.costs[n]} />,
+        }),
+      ),
+    ]),
+    [nutrients, questionOf],
+  );
+  const effective = sorting.length > 0 ? sorting : [{ id: chosen, desc: false }];
+  const table = useTable({ features, columns, data, state: { sorting: effective }, onSortingChange: setSorting });
+  return (
+    <div className="overflow-x-auto">
+      <table className="ledger" data-testid="price-table">
+        <caption className="pb-1 text-left text-sm text-faint">Cost per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working.</caption>
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id}>
+              <th scope="col" className="num">{symbolIn(chosen, questionOf(chosen).basis)} rank</th>
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <th key={header.id} scope="col" className={header.id === 'name' ? '' : 'num'} aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
+                    <button type="button" className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine" onClick={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}>
+                      <table.FlexRender header={header} />
+                      {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}{sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
+                    </button>
+                  </th>
+                );
+              })}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id}>
+              <td className="num">{row.original.rank}</td>
+              {row.getAllCells().map((cell) => cell.column.id === 'name'
+                ? <th key={cell.id} scope="row"><table.FlexRender cell={cell} /></th>
+                : <td key={cell.id} className={`num ${cell.column.id === chosen ? 'bg-paper' : ''}`}><table.FlexRender cell={cell} /></td>)}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

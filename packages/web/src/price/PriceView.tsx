@@ -1,0 +1,59 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { COST_REASONS, declaredNutrients, rankByCost, symbolIn, labelBasis, analyteName, NUTRIENTS, type Basis, type CostQuestion, type Nutrient } from '@wheat-ledger/core';
+import { settingsSlice } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { useBench } from '../app/workspace';
+import { Choice } from '../ui/Choice';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Swatch } from '../ui/patterns';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Ladder } from './Ladder';
+import { PriceTable } from './PriceTable';
+
+/** What a unit of each nutrient costs, for everything on the bench. */
+export function PriceView() {
+  const { bags, compared, isLoading } = useBench();
+  const { massUnit, basis, nutrient: chosen } = useAppSelector((s) => s.settings);
+  const dispatch = useAppDispatch();
+  const nutrients = useMemo(() => {
+    const found = new Set(compared.flatMap((p) => declaredNutrients(p)));
+    return NUTRIENTS.filter((n) => found.has(n));
+  }, [compared]);
+  const nutrient: Nutrient = nutrients.includes(chosen) ? chosen : (nutrients[0] ?? 'N');
+  const questionOf = useMemo(
+    () => (n: Nutrient): CostQuestion => ({ nutrient: n, basis: (basis === 'oxide' ? labelBasis(n) : 'element') satisfies Basis, perUnit: massUnit }),
+    [basis, massUnit],
+  );
+  const ranking = useMemo(() => rankByCost(compared, questionOf(nutrient)), [compared, nutrient, questionOf]);
+  if (isLoading) return <Loading what="the bench" />;
+  const symbol = symbolIn(nutrient, questionOf(nutrient).basis);
+  const ranked = Object.entries(ranking.byCurrency);
+  return (
+    <Sheet title="Price" question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}>
+      {compared.length === 0 ? (
+        <Empty>{bags.length > 0 ? 'Every bag on the bench is set aside. Press its number to take it back.' : <>Put bags on the bench from the <Link to="/shelf" className="plain">shelf</Link>, and each rung here is one of them.</>}</Empty>
+      ) : (
+        <>
+          <Choice label="Nutrient on the ladder" value={nutrient} onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))} options={nutrients.map((n) => ({ value: n, text: <span className="flex items-center gap-1.5"><Swatch nutrient={n} />{symbolIn(n, questionOf(n).basis)}<span className="sr-only"> {analyteName(n)}</span></span> }))} />
+          {ranked.map(([currency, list]) => <Ladder key={currency} ranked={list} unit={`${currency} per ${massUnit} ${symbol}`} />)}
+          {ranked.length === 0 && <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>}
+          {ranking.unranked.length > 0 && (
+            <p className="mt-1 mb-4 text-[0.9375rem] text-faint">
+              Not on the ladder: {ranking.unranked.map(({ product, why }) => `${product.name} (${COST_REASONS[why]})`).join('; ')}.
+            </p>
+          )}
+          <PriceTable products={compared} nutrients={nutrients} chosen={nutrient} questionOf={questionOf} ranking={ranking} />
+        </>
+      )}
+      <MarginNotes>
+        <MarginNote title="How to read it">
+          <p>All of a bag’s price is laid on one nutrient at a time. That is plain, and hard on bags that bring several: compare like with like.</p>
+          <p>Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.</p>
+          <p>Costs within half a per cent, or whose ranges overlap, are a tie.</p>
+        </MarginNote>
+        {ranked.length > 1 && <MarginNote title="Two currencies"><p>Nothing is converted silently, so each currency has a ladder of its own.</p></MarginNote>}
+      </MarginNotes>
+    </Sheet>
+  );
+}

@@ -1,0 +1,62 @@
+import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { formatNumber } from '@wheat-ledger/core';
+import type { Count, Course, WeekPoint } from './series';
+
+/** Lines are told apart by dash and mark first, and by the number of the bag on the bench. */
+export const LINE_STYLES = [
+  { dash: '', ink: 'var(--n)' },
+  { dash: '7 3', ink: 'var(--p)' },
+  { dash: '2 3', ink: 'var(--k)' },
+  { dash: '10 3 2 3', ink: 'var(--slate)' },
+  { dash: '4 4', ink: 'var(--mg)' },
+  { dash: '12 4', ink: 'var(--beet)' },
+  { dash: '1 4', ink: 'var(--ca)' },
+  { dash: '8 2 2 2 2 2', ink: 'var(--s)' },
+] as const;
+export const styleOf = (i: number) => LINE_STYLES[i % LINE_STYLES.length] ?? LINE_STYLES[0];
+
+interface ReleaseChartProps {
+  readonly points: readonly WeekPoint[];
+  readonly courses: readonly Course[];
+  /** Number on the bench by product. */
+  readonly numberOf: (productId: string) => number;
+  readonly count: Count;
+}
+
+const LAST = 26;
+
+/** Nitrogen available against what the crop wants, week by week. */
+export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
+  return (
+    <div className="h-[21rem]" role="img" aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}>
+      <ResponsiveContainer width="100%" height="100%">
+        <ComposedChart data={[...points]} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
+          <CartesianGrid stroke="var(--rule)" vertical={false} />
+          <XAxis dataKey="week" type="number" domain={[0, LAST]} ticks={[0, 4, 8, 12, 16, 20, 24, 26]} stroke="var(--faint)" tick={{ fontSize: 13 }} label={{ value: 'weeks after planting', position: 'insideBottom', offset: -10, fill: 'var(--faint)', fontSize: 13 }} />
+          <YAxis stroke="var(--faint)" tick={{ fontSize: 13 }} width={52} label={{ value: count === 'weekly' ? 'kg N/ha a week' : 'kg N/ha', angle: -90, position: 'insideLeft', fill: 'var(--faint)', fontSize: 13, dy: 30 }} />
+          <Tooltip isAnimationActive={false} content={({ active, payload, label }) => (active && payload ? <WeekCard week={Number(label)} rows={payload.map((p) => ({ name: String(p.name), value: p.value })).filter((p) => typeof p.value === 'number')} /> : null)} />
+          <ReferenceLine y={0} stroke="var(--line-strong)" />
+          {courses.map((c) => <Area key={`band-${c.product.id}`} dataKey={`band-${c.product.id}`} name="band" stroke="none" fill={styleOf(numberOf(c.product.id) - 1).ink} fillOpacity={0.13} isAnimationActive={false} activeDot={false} tooltipType="none" />)}
+          <Area dataKey="demand" name="the crop wants" stroke="var(--pine)" strokeWidth={2.5} fill="none" isAnimationActive={false} />
+          {courses.map((c) => {
+            const number = numberOf(c.product.id);
+            const { dash, ink } = styleOf(number - 1);
+            return (
+              <Line
+                key={c.product.id} dataKey={`line-${c.product.id}`} name={`${number} ${c.product.name}`} stroke={ink} strokeWidth={2} strokeDasharray={dash} dot={false} isAnimationActive={false}
+                label={(props: { index?: number; x?: number | string; y?: number | string }) => props.index === LAST ? <text key={number} x={Number(props.x) + 6} y={Number(props.y) + 4} fontSize="13" fontWeight="700" fill={ink}>{number}</text> : <g key={`${number}-${props.index ?? 0}`} />}
+              />
+            );
+          })}
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}
+
+const WeekCard = ({ week, rows }: { week: number; rows: readonly { name: string; value: unknown }[] }) => (
+  <div className="border border-line-strong bg-paper px-3 py-2 text-sm">
+    <p className="font-semibold">Week {week}</p>
+    {rows.map((r) => <p key={r.name} className="flex justify-between gap-4"><span>{r.name}</span><span>{formatNumber(Number(r.value))} kg N/ha</span></p>)}
+  </div>
+);

@@ -1,0 +1,29 @@
+import { nitrogenDemand, RELEASE_DAYS, weekly, type Band, type CropTemplate, type ProductRelease } from '@wheat-ledger/core';
+
+export type Course = Extract<ProductRelease, { kind: 'release' }>;
+export type Count = 'cumulative' | 'weekly';
+
+/** One week of the drawing: the crop's line and each product's, in kg N/ha; bands as [low, high]. */
+export interface WeekPoint {
+  readonly week: number;
+  readonly demand: number;
+  readonly [line: string]: number | readonly [number, number];
+}
+
+const gains = (values: readonly number[]): number[] => values.map((v, i) => (i === 0 ? 0 : v - (values[i - 1] ?? 0)));
+
+/**
+ * What the chart draws, week by week.
+ * @param dose kg N/ha that each product is applied at
+ */
+export function weekPoints(courses: readonly Course[], bands: Readonly<Record<string, Band>>, crop: CropTemplate, dose: number, count: Count): readonly WeekPoint[] {
+  const shape = count === 'weekly' ? gains : (v: readonly number[]): readonly number[] => v;
+  const demand = shape(weekly(nitrogenDemand(crop, RELEASE_DAYS)));
+  const lines = courses.map((c) => ({ id: c.product.id, values: shape(weekly(c.run.mineral)), band: count === 'cumulative' ? bands[c.product.id] : undefined }));
+  return demand.map((d, week) => ({
+    week,
+    demand: d,
+    ...Object.fromEntries(lines.map((l) => [`line-${l.id}`, (l.values[week] ?? 0) * dose])),
+    ...Object.fromEntries(lines.flatMap((l) => (l.band ? [[`band-${l.id}`, [(l.band.low[week] ?? 0) * dose, (l.band.high[week] ?? 0) * dose]]] : []))),
+  }));
+}

@@ -1,0 +1,148 @@
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Trash2 } from 'lucide-react';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { ProductInput, toProduct, type ProductRecord } from '@wheat-ledger/contract';
+import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, MATERIALS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
+import { problemOf, useRecords, useRemoveMutation } from '../app/api';
+import { deskSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { EditForm, FormPart } from '../ui/EditForm';
+import { LongField, SelectField, TextField } from '../ui/Field';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { useSaving } from '../ui/useSaving';
+import { useTextForm } from '../ui/textForm';
+import { LabelMargin } from './LabelMargin';
+import { blankLine, blankOffer, blankProduct, productText, readProduct, type ProductText } from './productText';
+
+const options = (values: readonly string[], text: (value: string) => string = (v) => v) => values.map((value) => ({ value, text: text(value) }));
+const ANALYTE_OPTIONS = options(ANALYTES, (a) => (a.startsWith('N.') ? `– ${analyteName(a as Analyte)}` : `${a} ${analyteName(a as Analyte)}`));
+
+function AnalysisRows() {
+  const { control } = useFormContext<ProductText>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'analysis' });
+  const lines = useWatch({ control, name: 'analysis' });
+  return (
+    <>
+      <div className="overflow-x-auto">
+        <table className="w-full min-w-[46rem] border-separate border-spacing-x-1 border-spacing-y-0.5 [&_td]:align-top">
+          <thead><tr className="text-left text-[0.8125rem] text-faint">{['Nutrient or form', 'As declared', 'Unit', 'Given as', 'From', 'Source', ''].map((h) => <th key={h} className="font-semibold">{h || <span className="sr-only">Remove</span>}</th>)}</tr></thead>
+          <tbody>
+            {fields.map((field, i) => {
+              const at = (part: string): string => `analysis.${i}.${part}`;
+              const bases = basesOf((lines[i]?.analyte ?? 'N') as Analyte);
+              return (
+                <tr key={field.id}>
+                  <td className="w-[26%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
+                  <td className="w-[17%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
+                  <td className="w-[11%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
+                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={options(bases)} /></td>
+                  <td className="w-[13%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
+                  <td><TextField name={at('source')} label={`Line ${i + 1}, source`} bare /></td>
+                  <td><RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} /></td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <button type="button" className="plain mt-1" onClick={() => append(blankLine('Ca'))}>Another line</button>
+    </>
+  );
+}
+
+const RowRemover = ({ what, onClick }: { what: string; onClick: () => void }) => (
+  <button type="button" className="cursor-pointer p-2" onClick={onClick} title={`Remove ${what}`}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove {what}</span></button>
+);
+
+function OfferRows() {
+  const { control } = useFormContext<ProductText>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'offers' });
+  return (
+    <>
+      {fields.map((field, i) => (
+        <div key={field.id} className="mb-1.5 grid grid-cols-[1.2fr_1fr_5rem_1.2fr_2rem] items-start gap-2">
+          <TextField name={`offers.${i}.size`} label={i === 0 ? 'Package' : `Package ${i + 1}`} placeholder="20 kg, 50 lb, 1 L" />
+          <TextField name={`offers.${i}.price`} label="Price" placeholder="24.90" inputMode="decimal" />
+          <TextField name={`offers.${i}.currency`} label="Currency" placeholder="EUR" />
+          <TextField name={`offers.${i}.seenOn`} label="Seen on" type="date" />
+          <span className="pt-5"><RowRemover what={`package ${i + 1}`} onClick={() => remove(i)} /></span>
+        </div>
+      ))}
+      <button type="button" className="plain" onClick={() => append(blankOffer())}>Another package</button>
+    </>
+  );
+}
+
+function ProductForm({ record }: { record?: ProductRecord }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const [removeRecord] = useRemoveMutation();
+  const saved = useMemo(() => (record ? productText(record) : blankProduct()), [record]);
+  const textForm = useTextForm<ProductText, ProductInput>({ Input: ProductInput, saved, version: record?.version, read: readProduct, draft: `product.${record?.id ?? 'new'}` });
+  const { form } = textForm;
+  const saving = useSaving({
+    kind: 'product', textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readProduct(text).plain,
+    nameOf: (p) => p.name,
+    onSaved: () => void navigate('/shelf'),
+  });
+  const typed = useWatch({ control: form.control }) as ProductText;
+  const draft = useMemo(() => toProduct(readProduct(typed).plain, record?.id ?? 'draft'), [typed, record]);
+  const takeOff = async (): Promise<void> => {
+    if (!record) return;
+    const result = await removeRecord({ kind: 'product', record });
+    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `“${record.name}” was taken off the shelf.`, recordId: result.error ? undefined : record.id }));
+    if (!result.error) void navigate('/shelf');
+  };
+  return (
+    <Sheet title={record?.name ?? 'A new bag'} question={record ? 'What its label says, as it says it.' : 'Copy the label as it stands; the checks answer while you type.'}>
+      <EditForm<'product', ProductText>
+        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.analysis.length} lines of analysis, {newer.offers.length} packages.</>}
+        actions={
+          <>
+            <button type="button" className="action" onClick={() => { textForm.discardDraft(); void navigate('/shelf'); }}>Leave without saving</button>
+            {record && <button type="button" className="action ml-auto" onClick={() => void takeOff()}><Trash2 size={16} aria-hidden="true" />Take off the shelf</button>}
+          </>
+        }
+      >
+        <FormPart title="The bag">
+          <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+            <TextField name="name" label="Name" className="col-span-2" autoFocus={!record} />
+            <TextField name="seller" label="Seller" className="col-span-2" />
+            <TextField name="grade" label="Grade line" placeholder="5-3-4" hint="as printed, N-P₂O₅-K₂O" />
+            <SelectField name="form" label="Form" options={options(PRODUCT_FORMS)} />
+            <TextField name="densityKgPerL" label="Density, kg/L" placeholder="not known" hint="needed for anything measured by volume" className="col-span-2" />
+          </div>
+        </FormPart>
+        <FormPart title="Guaranteed analysis" hint="a number, a range such as 0.4–0.7, or < 20 when below detection"><AnalysisRows /></FormPart>
+        <FormPart title="Derived from">
+          <LongField name="derivedFrom" label="Ingredients, separated by commas" placeholder="feather meal, potassium sulfate" hint={`${MATERIALS.length} materials are known by name; others are kept as you write them.`} />
+        </FormPart>
+        <FormPart title="Packages and prices"><OfferRows /></FormPart>
+        <FormPart title="Directions">
+          <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+            <TextField name="labelRate.amount" label="Label rate, one application" placeholder="50 g/m²" />
+            <TextField name="labelRate.perYear" label="Applications a year" inputMode="numeric" />
+            <TextField name="longevity.days" label="Coated: lasts, days" placeholder="not coated" />
+            <TextField name="longevity.referenceC" label="rated at, °C" />
+          </div>
+          <LongField name="note" label="Note" className="mt-2" />
+        </FormPart>
+      </EditForm>
+      <LabelMargin draft={draft} />
+    </Sheet>
+  );
+}
+
+export const NewProduct = () => <ProductForm />;
+
+export function EditProduct() {
+  const { id } = useParams();
+  const { records, isLoading } = useRecords('product');
+  const record = records.find((r) => r.id === id);
+  if (isLoading) return <Loading what="the bag" />;
+  return record ? <ProductForm key={record.id} record={record} /> : <Sheet title="Not on the shelf" question="This bag was taken off, or never stood here."><Empty>Taken-off bags can be restored at the foot of the shelf.</Empty></Sheet>;
+}

@@ -1,0 +1,110 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { Plus } from 'lucide-react';
+import { formatMoney, formatNumber, labelChecks, type Product } from '@wheat-ledger/core';
+import type { ProductRecord } from '@wheat-ledger/contract';
+import { problemOf, useRecords, useRestoreMutation } from '../app/api';
+import { benchSlice, deskSlice, MOST_ON_BENCH } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { useShelf, type ShelfProduct } from '../app/workspace';
+import { Bag } from '../ui/Bag';
+import { bagContents } from '../ui/bagContents';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Swatch } from '../ui/patterns';
+import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+
+function gradeOf(product: Product, basis: 'oxide' | 'element'): string {
+  if (product.grade) return product.grade;
+  const named = bagContents(product, basis).slice(0, 2).map((s) => `${formatNumber(s.share * 100, 2)} % ${s.symbol}`);
+  return named.join(', ') || 'nothing declared';
+}
+
+function priceOf({ offers }: Product): string {
+  const priced = offers.find((o) => o.price);
+  if (!priced?.price) return 'no price';
+  return `${formatMoney(priced.price)} for ${formatNumber(priced.size)} ${priced.unit}${offers.length > 1 ? ` (+${offers.length - 1})` : ''}`;
+}
+
+function StandingBag({ record, product }: ShelfProduct) {
+  const basis = useAppSelector((s) => s.settings.basis);
+  const bench = useAppSelector((s) => s.bench);
+  const dispatch = useAppDispatch();
+  const onBench = bench.some((p) => p.id === record.id);
+  const warnings = useMemo(() => labelChecks(product).filter((f) => f.severity === 'warning').length, [product]);
+  return (
+    <li className="flex w-[11.25rem] flex-col" data-testid="shelf-bag">
+      <Link to={`/shelf/${record.id}`} className="group flex flex-1 flex-col items-center justify-end px-2" title={`Open ${record.name}`}>
+        <Bag product={product} basis={basis} />
+      </Link>
+      <div className="shelfboard" />
+      <div className="px-1.5 pt-1.5 text-[0.875rem] leading-snug">
+        <h2 className="font-slab text-[0.9375rem] leading-tight"><Link to={`/shelf/${record.id}`} className="hover:underline">{record.name}</Link></h2>
+        <p className="font-semibold">{gradeOf(product, basis)}</p>
+        <p className="text-faint">{priceOf(product)}</p>
+        {warnings > 0 && <p className="text-beet">{warnings === 1 ? '1 thing to check' : `${warnings} things to check`}</p>}
+        <label className="mt-0.5 flex cursor-pointer items-center gap-1.5">
+          <input type="checkbox" className="size-4 accent-wheat" checked={onBench} disabled={!onBench && bench.length >= MOST_ON_BENCH} onChange={() => dispatch(benchSlice.actions.toggled(record.id))} />
+          <span>on the bench<span className="sr-only">: {record.name}</span></span>
+        </label>
+      </div>
+    </li>
+  );
+}
+
+function Removed() {
+  const { records } = useRecords('product', true);
+  const [restore] = useRestoreMutation();
+  const dispatch = useAppDispatch();
+  if (records.length === 0) return null;
+  const bringBack = async (record: ProductRecord): Promise<void> => {
+    const result = await restore({ kind: 'product', record });
+    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `“${record.name}” is back on the shelf.`, recordId: result.error ? undefined : record.id }));
+  };
+  return (
+    <details className="mt-8 border-t border-rule pt-2">
+      <summary className="cursor-pointer text-faint">Taken off the shelf ({records.length})</summary>
+      <ul className="mt-2">
+        {records.map((r) => <li key={r.id} className="flex gap-3 py-1">{r.name}<button type="button" className="plain" onClick={() => void bringBack(r)}>Restore<span className="sr-only"> {r.name}</span></button></li>)}
+      </ul>
+    </details>
+  );
+}
+
+const LEGEND = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Si'] as const;
+const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = { N: 'nitrogen', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', S: 'sulfur', Si: 'anything else named' };
+
+/** The shelf: every bag cut open, to scale by mass. */
+export function ShelfView() {
+  const { shelf, isLoading, error } = useShelf();
+  const [wanted, setWanted] = useState('');
+  const shown = useMemo(() => {
+    const text = wanted.trim().toLowerCase();
+    return text === '' ? shelf : shelf.filter(({ record }) => `${record.name} ${record.seller} ${record.grade ?? ''} ${record.derivedFrom.join(' ')}`.toLowerCase().includes(text));
+  }, [shelf, wanted]);
+  if (isLoading) return <Loading what="the shelf" />;
+  return (
+    <Sheet
+      title="Shelf" question="What is really in each bag?"
+      actions={
+        <>
+          <input type="search" className="field !w-48" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Name, seller, ingredient" value={wanted} onChange={(e) => setWanted(e.target.value)} />
+          <Link to="/shelf/new" className="action main"><Plus size={17} aria-hidden="true" />Add a bag</Link>
+        </>
+      }
+    >
+      {error !== undefined && <Failed error={error} />}
+      {shelf.length === 0 && error === undefined && <Empty>The shelf is empty. <Link to="/shelf/new" className="plain">Add the first bag</Link>: its label is all you need.</Empty>}
+      {shelf.length > 0 && shown.length === 0 && <Empty>No bag’s name, seller or ingredients contain “{wanted}”.</Empty>}
+      <ul className="flex flex-wrap gap-y-6">{shown.map((s) => <StandingBag key={s.record.id} {...s} />)}</ul>
+      <Removed />
+      <MarginNotes>
+        <MarginNote title="Reading a bag">
+          <p>Each bag is cut open and drawn to scale by mass. What the label names is patterned; the white rest is everything else.</p>
+          <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">{LEGEND.map((n) => <li key={n} className="flex items-center gap-2"><Swatch nutrient={n} /><span className="text-[0.875rem]">{n !== 'Si' && <b>{n} </b>}{LEGEND_NAMES[n]}</span></li>)}</ul>
+          <p>A dashed edge means the figure is a range, not a number.</p>
+        </MarginNote>
+        <MarginNote title="What to do here"><p>Tick two to eight bags onto the bench. They stay with you through price, release, mix and claims.</p></MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}
