@@ -1,4 +1,4 @@
-import { formatRange } from '../quantity/index.js';
+import { formatFixed, formatGiven, formatRange, isExact } from '../quantity/index.js';
 import { operandsOf, type Figure } from './figure.js';
 
 /** One line of a figure's working, as drawn in the margin and printed in reports. */
@@ -14,7 +14,14 @@ export interface WorkingLine {
   readonly kind: Figure['how']['kind'];
 }
 
-const shown = (figure: Figure): string => `${formatRange(figure.value, 4)}${figure.unit ? ` ${figure.unit}` : ''}`;
+const isCurrency = (unit: string): boolean => /^[A-Z]{3}$/.test(unit);
+
+/** What was read is shown as it was read; what was computed, to four significant figures. */
+function amount({ value, unit, how }: Figure): string {
+  if (how.kind !== 'literal' || !isExact(value)) return formatRange(value, 4);
+  return isCurrency(unit) ? formatFixed(value.mid, 2) : formatGiven(value.mid);
+}
+const shown = (figure: Figure): string => `${amount(figure)}${figure.unit ? ` ${figure.unit}` : ''}`;
 
 function expression(figure: Figure): string {
   if (figure.how.kind === 'operation') return figure.how.of.map(shown).join(` ${figure.how.sign} `);

@@ -78,5 +78,8 @@ export const FORM_NAMES: Readonly<Record<NitrogenForm, string>> = {
 export const analyteName = (analyte: Analyte): string =>
   analyte.startsWith('N.') ? FORM_NAMES[analyte.slice(2) as NitrogenForm] : NAMES[analyte as Nutrient];
 
-/** The symbol shown for an element in a basis. @example symbolIn('P', 'P2O5') // 'P2O5' */
-export const symbolIn = (nutrient: Nutrient, basis: Basis): string => (basis === 'element' ? nutrient : basis);
+/** A formula as it is printed. @example formulaText('P2O5') // 'P₂O₅' */
+export const formulaText = (formula: string): string => formula.replace(/\d/g, (digit) => '₀₁₂₃₄₅₆₇₈₉'[Number(digit)] ?? digit);
+
+/** The symbol shown for an element in a basis. @example symbolIn('P', 'P2O5') // 'P₂O₅' */
+export const symbolIn = (nutrient: Nutrient, basis: Basis): string => (basis === 'element' ? nutrient : formulaText(basis));

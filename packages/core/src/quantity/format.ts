@@ -10,24 +10,35 @@ export const NOT_KNOWN = '–';
 export function formatNumber(value: number | undefined, figures = 3): string {
   if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
   if (value === 0) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(value)));
+  if (magnitude < -6 || magnitude > 15) return scientific(value, figures);
   const rounded = Number(value.toPrecision(figures));
-  const magnitude = Math.floor(Math.log10(Math.abs(rounded)));
-  if (magnitude < -6) return rounded.toExponential(Math.max(0, figures - 1)).replace('-', '−').replace('e', ' × 10^');
-  const decimals = Math.min(12, Math.max(0, figures - 1 - magnitude));
+  const decimals = Math.min(12, Math.max(0, figures - 1 - Math.floor(Math.log10(Math.abs(rounded)))));
   return groupDigits(rounded.toFixed(decimals));
+}
+
+/** A number as it was given, no figure added: 20 stays 20. At most nine significant figures, to hide binary dust. @example formatGiven(0.1 + 0.2) // '0.3' */
+export function formatGiven(value: number | undefined): string {
+  if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
+  if (Math.abs(value) >= 1e15) return scientific(value, 9);
+  const rounded = Number(value.toPrecision(9));
+  return groupDigits(rounded.toLocaleString('en', { useGrouping: false, maximumFractionDigits: 12 }));
 }
 
 /** A number to fixed decimals with the same grouping and the same care for -0. @example formatFixed(-0.001, 2) // '0.00' */
 export function formatFixed(value: number | undefined, decimals: number): string {
   if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
+  if (Math.abs(value) >= 1e15) return scientific(value, 3);
   const text = value.toFixed(decimals);
-  return groupDigits(Number(text) === 0 ? text.replace('-', '') : text);
+  return groupDigits(text);
 }
+
+const scientific = (value: number, figures: number): string => value.toExponential(Math.max(0, figures - 1)).replaceAll('-', '−').replace('e+', ' × 10^').replace('e', ' × 10^');
 
 function groupDigits(text: string): string {
   const [whole = '', fraction] = text.replace('-', '').split('.');
   const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, '\u2009') : whole;
-  return `${text.startsWith('-') ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+  return `${text.startsWith('-') && Number(text) !== 0 ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
 }
 
 /** A range: one number when exact, `low–high` otherwise. @example formatRange({ low: 2, mid: 3, high: 4 }) // '2.00–4.00' */

@@ -15,7 +15,7 @@ export type ParsedQuantity =
  */
 export function parseQuantity(input: string, dimension: Dimension, assumedUnit?: string): ParsedQuantity {
   const text = input.trim();
-  const split = /^([\d\s.,'’/½⅓⅔¼¾⅛⅜⅝⅞+−–-]+(?:e[+-]?\d+)?)\s*(.*)$/i.exec(text);
+  const split = /^((?:[\d\s.,/½⅓⅔¼¾⅛⅜⅝⅞+−–-]|['’](?=\d))+(?:e[+-]?\d+)?)\s*(.*)$/i.exec(text);
   if (!split) return { ok: false, reason: `Read "${text.slice(0, 40)}", expected a number and a unit such as ${example(dimension)}.` };
   const number = parseNumber(split[1] ?? '');
   if (!number.ok) return number;

@@ -1,4 +1,4 @@
-import { analyteName, compoundPerElement, NITROGEN_FORMS, type Nutrient } from '../nutrient/index.js';
+import { analyteName, compoundPerElement, formulaText, NITROGEN_FORMS, symbolIn, type Nutrient } from '../nutrient/index.js';
 import { formatNumber } from '../quantity/index.js';
 import { declaredRange, massFraction, midFraction } from './massFraction.js';
 import { parseGrade } from './grade.js';
@@ -90,7 +90,7 @@ function gradeLine(label: LabelFacts): Finding[] {
     if (Math.abs(fraction - stated) <= GRADE_TOLERANCE) return [];
     const index = label.analysis.findIndex((l) => l.analyte === part.nutrient);
     const path = `analysis.${index}.value`;
-    const symbol = part.basis === 'element' ? part.nutrient : part.basis;
+    const symbol = symbolIn(part.nutrient, part.basis);
     // 3.5 declared as P2O5 beside a grade of 8 is elemental P read on the wrong basis.
     if (part.basis !== 'element' && Math.abs(fraction * compoundPerElement(part.basis) - stated) <= GRADE_TOLERANCE)
       return [{ code: 'basis.elemental', severity: 'warning', path, message: `${percent(fraction)} ${symbol} looks like elemental ${part.nutrient}: as ${part.nutrient} it is ${percent(stated)} ${symbol}, which is what the grade says.` }];
@@ -125,7 +125,7 @@ function basisNotes(label: LabelFacts): Finding[] {
     if (!oxide || line.basis !== 'element') return [];
     const reading = massFraction(label, line.analyte);
     if (reading.kind !== 'figure') return [];
-    return [{ code: 'basis.note', severity: 'note', path: `analysis.${i}.basis`, message: `Declared as elemental ${line.analyte}: the same as ${percent(reading.figure.value.mid * compoundPerElement(oxide))} ${oxide}.` }];
+    return [{ code: 'basis.note', severity: 'note', path: `analysis.${i}.basis`, message: `Declared as elemental ${line.analyte}: the same as ${percent(reading.figure.value.mid * compoundPerElement(oxide))} ${formulaText(oxide)}.` }];
   });
 }
 

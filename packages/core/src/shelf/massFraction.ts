@@ -1,6 +1,6 @@
 import { computed, constant, literal, product as times, PROVENANCES, sum, type Figure } from '../figure/index.js';
 import {
-  analyteName, compoundPerElement, elementOf, NITROGEN_FORMS, symbolIn, type Analyte, type Basis, type Nutrient,
+  analyteName, compoundPerElement, elementOf, formulaText, NITROGEN_FORMS, symbolIn, type Analyte, type Basis, type Nutrient,
 } from '../nutrient/index.js';
 import { exact, scaleRange, type Range } from '../quantity/index.js';
 import type { AnalysisFigure, AnalysisUnit, DeclaredValue, Product } from './product.js';
@@ -37,10 +37,10 @@ function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined):
   const element = elementOf(line.analyte);
   const name = analyteName(line.analyte);
   const declared = literal(
-    `declared ${name}${line.basis === 'element' ? '' : ` as ${line.basis}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
+    `declared ${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
   );
   const factor = UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
-  const basisWords = line.basis === 'element' ? '' : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${line.basis} (atomic weights)`;
+  const basisWords = line.basis === 'element' ? '' : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${formulaText(line.basis)} (atomic weights)`;
   if (!isPerVolume(line.unit))
     return computed(`${name}, as ${element}`, scaleRange(declared.value, factor), 'kg/kg', 'toFraction', `${line.unit} as a fraction by mass${basisWords}`, [declared]);
   const density = literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record');
@@ -84,7 +84,7 @@ export const inBasis = (fraction: Figure, nutrient: Nutrient, basis: Basis): Fig
     ? fraction
     : times(`${analyteName(nutrient)} as ${symbolIn(nutrient, basis)}`, 'kg/kg', [
         fraction,
-        constant(`${basis} per ${nutrient}`, compoundPerElement(basis), `kg ${basis}/kg ${nutrient}`, 'standard atomic weights'),
+        constant(`${formulaText(basis)} per ${nutrient}`, compoundPerElement(basis), `kg ${formulaText(basis)}/kg ${nutrient}`, 'standard atomic weights'),
       ]);
 
 /**

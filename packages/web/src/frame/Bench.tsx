@@ -24,18 +24,18 @@ export function Bench() {
       )}
       <ol className="flex gap-1">
         {bags.map(({ record, product, aside }, i) => (
-          <li key={record.id} className={`relative flex w-[8.25rem] shrink-0 border-l border-rule ${aside ? 'opacity-55' : ''}`}>
-            <button type="button" aria-pressed={!aside} onClick={() => dispatch(setAside(record.id))} title={aside ? `Compare again (${i + 1})` : `Set aside (${i + 1})`} className="flex min-w-0 flex-1 cursor-pointer items-center gap-1.5 px-1.5 py-0.5 text-left">
+          <li key={record.id} className={`relative flex w-[9.1rem] shrink-0 border-l border-rule ${aside ? 'opacity-55' : ''}`}>
+            <button type="button" aria-pressed={!aside} onClick={() => dispatch(setAside(record.id))} title={aside ? `Compare again (${i + 1})` : `Set aside (${i + 1})`} className="flex min-w-0 flex-1 cursor-pointer items-center gap-1.5 py-0.5 pr-5 pl-1.5 text-left">
               <span className="relative shrink-0">
                 <Bag product={product} basis={basis} width={36} letters={false} />
                 <kbd className="absolute -top-0.5 -left-0.5 bg-pine px-1 text-xs text-chalk">{i + 1}</kbd>
               </span>
               <span className="min-w-0 text-[0.8125rem] leading-tight">
-                <span className={`line-clamp-3 ${aside ? 'line-through' : ''}`}>{record.name}</span>
+                <span className={`line-clamp-3 hyphens-auto break-words ${aside ? 'line-through' : ''}`}>{record.name}</span>
                 {aside && <span className="text-faint">set aside</span>}
               </span>
             </button>
-            <button type="button" className="shrink-0 cursor-pointer self-start p-1" onClick={() => dispatch(toggled(record.id))} title="Take off the bench"><X size={13} aria-hidden="true" /><span className="sr-only">Take {record.name} off the bench</span></button>
+            <button type="button" className="absolute top-0 right-0 cursor-pointer p-1" onClick={() => dispatch(toggled(record.id))} title="Take off the bench"><X size={13} aria-hidden="true" /><span className="sr-only">Take {record.name} off the bench</span></button>
           </li>
         ))}
       </ol>

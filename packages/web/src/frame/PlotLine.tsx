@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
-import { formatNumber, MEDIUM_NAMES, soilTemperature, dayOfYear } from '@wheat-ledger/core';
+import { formatGiven, formatNumber, MEDIUM_NAMES, soilTemperature, dayOfYear } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
@@ -28,11 +28,11 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
       </Link>
       {plot && crop ? (
         <>
-          <select aria-label="Plot" className="field max-w-60 font-semibold sm:w-auto" value={plot.id} onChange={(e) => dispatch(changed({ plotId: e.target.value }))}>
+          <select aria-label="Plot" className="field min-w-0 !w-auto flex-1 font-semibold sm:max-w-60 sm:flex-none" value={plot.id} onChange={(e) => dispatch(changed({ plotId: e.target.value }))}>
             {plots.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
           </select>
           <span className="hidden flex-wrap items-center gap-2.5 md:flex">
-            <Chip>{formatNumber(plot.areaM2)} m²</Chip>
+            <Chip>{formatGiven(plot.areaM2)} m²</Chip>
             <Chip>{crop.name}</Chip>
             <Chip>{plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]}, {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}</Chip>
             <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>

@@ -13,7 +13,7 @@ export function Working({ figure }: { figure: Figure }) {
   return (
     <section aria-label={`Working of ${figure.label}`} className="border-y-4 border-double border-line-strong bg-paper px-3 py-3" data-testid="working">
       <div className="flex items-start gap-2">
-        <h2 className="mr-auto text-base">{figure.label}</h2>
+        <h2 className="mr-auto text-base first-letter:uppercase">{figure.label}</h2>
         <button type="button" onClick={() => dispatch(deskSlice.actions.workingClosed())} title="Close the working (Esc)" className="cursor-pointer p-0.5"><X size={18} aria-hidden="true" /><span className="sr-only">Close the working</span></button>
       </div>
       <p className="font-slab text-2xl font-semibold">{formatRange(figure.value)} <span className="text-base font-normal">{figure.unit}</span></p>

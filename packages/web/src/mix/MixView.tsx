@@ -88,7 +88,7 @@ export function MixView() {
           </ul>
         </MarginNote>
         <MarginNote title="Weight or volume">
-          <p>The same recipe read by volume instead of weight can be 40 % off, since a litre of straw meal and a litre of salt do not weigh the same. Say which you mean.</p>
+          <p>The same recipe read by volume instead of weight can be 40 % off, since a litre of feather meal and a litre of salt do not weigh the same. Say which you mean.</p>
         </MarginNote>
       </MarginNotes>
     </Sheet>

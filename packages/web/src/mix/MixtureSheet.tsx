@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import { analyteName, cautionsOf, conflictsIn, formatFixed, formatNumber, product as times, literal, symbolIn, weighOut, type Grade, type Mixture, type WeighOut } from '@wheat-ledger/core';
+import { analyteName, cautionsOf, conflictsIn, formatFixed, formatGiven, formatNumber, product as times, literal, symbolIn, weighOut, type Grade, type Mixture, type WeighOut } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { Swatch } from '../ui/patterns';
 import { Remark } from '../ui/Sheet';
@@ -12,7 +12,7 @@ function WeighOutTable({ lines, batchKg, fillerKg, massUnit }: { lines: readonly
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="weigh-out">
-        <caption className="pb-1 text-left text-sm text-faint">To make {mass(batchKg, massUnit)}. Weight is exact; volume goes through each bag’s density, and a heaped scoop is not a level one.</caption>
+        <caption className="pb-1 text-left text-sm text-faint">To make {massUnit === 'kg' ? `${formatGiven(batchKg)} kg` : mass(batchKg, massUnit)}. Weight is exact; volume goes through each bag’s density, and a heaped scoop is not a level one.</caption>
         <thead><tr><th scope="col">Material</th><th scope="col" className="num">weigh out</th><th scope="col" className="num">share</th><th scope="col" className="num">parts by weight</th><th scope="col" className="num">or measure</th><th scope="col" className="num">parts by volume</th></tr></thead>
         <tbody>
           {lines.map((l) => (
@@ -44,7 +44,7 @@ function AnalysisTable({ mix, target }: { mix: Mixture; target: Grade | undefine
           <tr key={nutrient}>
             <th scope="row"><Swatch nutrient={nutrient} /> {symbolIn(nutrient, basis)} <span className="text-faint">{analyteName(nutrient)}</span></th>
             <td className="num"><FigureButton figure={percent} /> %</td>
-            {target && <td className="num">{wanted(nutrient, basis) === undefined ? '–' : `${formatNumber(wanted(nutrient, basis))} %`}</td>}
+            {target && <td className="num">{wanted(nutrient, basis) === undefined ? '–' : `${formatGiven(wanted(nutrient, basis))} %`}</td>}
             <td className="text-[0.875rem] text-faint">{silent.join(', ')}</td>
           </tr>
         ))}

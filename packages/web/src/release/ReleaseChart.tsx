@@ -1,5 +1,6 @@
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatNumber } from '@wheat-ledger/core';
+import { spread } from '../ui/spread';
 import type { Count, Course, WeekPoint } from './series';
 
 /** Lines are told apart by dash and mark first, and by the number of the bag on the bench. */
@@ -24,9 +25,22 @@ interface ReleaseChartProps {
 }
 
 const LAST = 26;
+const PLOT_HEIGHT = 276;
+const LABEL_GAP = 13;
+
+/** How far down each line's number moves so that numbers at the right edge do not cover each other, in pixels. */
+function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): ReadonlyMap<string, number> {
+  const every = points.flatMap((p) => Object.entries(p).flatMap(([key, v]) => (key === 'week' ? [] : typeof v === 'number' ? [v] : [...v])));
+  const span = Math.max(...every, 1) - Math.min(...every, 0);
+  const last = points[LAST];
+  const ends = courses.map((c) => ({ id: c.product.id, y: (-Number(last?.[`line-${c.product.id}`] ?? 0) / span) * PLOT_HEIGHT })).sort((a, b) => a.y - b.y);
+  const placed = spread(ends.map((e) => e.y), LABEL_GAP, Number.POSITIVE_INFINITY);
+  return new Map(ends.map((e, i) => [e.id, (placed[i] ?? e.y) - e.y]));
+}
 
 /** Nitrogen available against what the crop wants, week by week. */
 export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
+  const shift = labelShifts(points, courses);
   return (
     <div className="h-[21rem]" role="img" aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}>
       <ResponsiveContainer width="100%" height="100%">
@@ -44,7 +58,7 @@ export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartP
             return (
               <Line
                 key={c.product.id} dataKey={`line-${c.product.id}`} name={`${number} ${c.product.name}`} stroke={ink} strokeWidth={2} strokeDasharray={dash} dot={false} isAnimationActive={false}
-                label={(props: { index?: number; x?: number | string; y?: number | string }) => props.index === LAST ? <text key={number} x={Number(props.x) + 6} y={Number(props.y) + 4} fontSize="13" fontWeight="700" fill={ink}>{number}</text> : <g key={`${number}-${props.index ?? 0}`} />}
+                label={(props: { index?: number; x?: number | string; y?: number | string }) => props.index === LAST ? <text key={number} x={Number(props.x) + 6} y={Number(props.y) + 4 + (shift.get(c.product.id) ?? 0)} fontSize="13" fontWeight="700" fill={ink}>{number}</text> : <g key={`${number}-${props.index ?? 0}`} />}
               />
             );
           })}

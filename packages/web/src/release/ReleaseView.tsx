@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatFixed, formatNumber, formatRange, nitrogenBalance, parseNumber, RELEASE_DAYS, type Figure } from '@wheat-ledger/core';
+import { formatFixed, formatNumber, formatRange, nitrogenBalance, parseNumber, RELEASE_DAYS, type Band, type Figure } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench, usePlot } from '../app/workspace';
@@ -10,7 +10,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { ReleaseChart, styleOf } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
-import { useReleases } from './useReleases';
+import { useReleases, type Releases } from './useReleases';
 
 const SHOWN_WEEKS = [4, 8, 13, 26] as const;
 const MOST_DOSE = 1000;
@@ -37,7 +37,13 @@ function DoseField({ dose, usual }: { dose: number; usual: number }) {
   );
 }
 
-function CourseTable({ courses, numberOf }: { courses: readonly Course[]; numberOf: (id: string) => number }) {
+/** Eight in ten draws fall between these at week 26; nothing when they do not differ. */
+function BandWords({ band }: { band: Band | undefined }) {
+  const [low, high] = [percent(band?.low.at(-1)), percent(band?.high.at(-1))];
+  return band && low !== high ? <div className="text-[0.8125rem] text-faint">{low.replace(' %', '')} to {high}</div> : null;
+}
+
+function CourseTable({ courses, bands, numberOf }: { courses: readonly Course[]; bands: Releases['bands']; numberOf: (id: string) => number }) {
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="release-table">
@@ -45,7 +51,7 @@ function CourseTable({ courses, numberOf }: { courses: readonly Course[]; number
         <thead>
           <tr>
             <th scope="col">Bag</th>
-            {SHOWN_WEEKS.map((w) => <th key={w} scope="col" className="num">week {w}</th>)}
+            {SHOWN_WEEKS.map((w) => <th key={w} scope="col" className="num whitespace-nowrap">week {w}</th>)}
             <th scope="col" className="num">not yet released</th>
             <th scope="col" className="num">in microbes and humus</th>
             <th scope="col" className="num">lost as ammonia</th>
@@ -59,7 +65,7 @@ function CourseTable({ courses, numberOf }: { courses: readonly Course[]; number
             return (
               <tr key={product.id}>
                 <th scope="row"><svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline"><path d="M0 4H26" stroke={styleOf(number - 1).ink} strokeWidth="2.5" strokeDasharray={styleOf(number - 1).dash} /></svg>{number} {product.name}</th>
-                {SHOWN_WEEKS.map((w) => <td key={w} className={`num ${(run.mineral[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>{w === 26 ? <FigureButton figure={available}>{percent(run.mineral[end])}</FigureButton> : percent(run.mineral[w * 7])}</td>)}
+                {SHOWN_WEEKS.map((w) => <td key={w} className={`num ${(run.mineral[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>{w === 26 ? <><FigureButton figure={available}>{percent(run.mineral[end])}</FigureButton><BandWords band={bands[product.id]} /></> : percent(run.mineral[w * 7])}</td>)}
                 <td className="num">{percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}</td>
                 <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
                 <td className="num">{percent(run.volatilised[end])}</td>
@@ -143,7 +149,7 @@ export function ReleaseView() {
             <p className="flex items-center gap-3 text-sm text-faint"><progress value={progress} max={1} aria-label="Bands worked out" />Working out the bands<button type="button" className="plain" onClick={cancelBands}>Stop</button></p>
           )}
           <p className="mb-4 text-sm text-faint">The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2 000 draws over the assumptions.</p>
-          {courses.length > 0 && <CourseTable courses={courses} numberOf={numberOf} />}
+          {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} />}
           {unknown.length > 0 && <div className="mt-4 flex flex-col gap-1">{unknown.map((u) => <Remark key={u.product.id} tone="note"><b>{u.product.name}</b> cannot be followed: {u.why}.</Remark>)}</div>}
           {courses.length > 0 && <Assumptions courses={courses} />}
         </>

@@ -36,7 +36,9 @@ export function useReleases(products: readonly Product[], site: Site | undefined
       setReleases(found);
       const cases = found.filter((r) => r.kind === 'release');
       for (const [i, r] of cases.entries()) {
-        const band = await remote.band(r.setup, proxy((share: number) => { if (live) setProgress((i + share) / cases.length); }));
+        // Shares come over a port of their own and may arrive after the band they belong to: progress never goes back.
+        const onShare = proxy((share: number) => { if (live) setProgress((now) => (now === undefined ? now : Math.max(now, (i + share) / cases.length))); });
+        const band = await remote.band(r.setup, onShare);
         if (!live) return;
         if (band) setBands((all) => ({ ...all, [r.product.id]: band }));
       }

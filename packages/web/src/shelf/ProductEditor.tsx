@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { ProductInput, toProduct, type ProductRecord } from '@wheat-ledger/contract';
-import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, MATERIALS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
+import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, formulaText, MATERIALS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
 import { problemOf, useRecords, useRemoveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
@@ -36,7 +36,7 @@ function AnalysisRows() {
                   <td className="w-[26%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
                   <td className="w-[17%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
                   <td className="w-[11%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
-                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={options(bases)} /></td>
+                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={options(bases, formulaText)} /></td>
                   <td className="w-[13%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
                   <td><TextField name={at('source')} label={`Line ${i + 1}, source`} bare /></td>
                   <td><RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} /></td>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
-import { formatMoney, formatNumber, labelChecks, type Product } from '@wheat-ledger/core';
+import { formatGiven, formatMoney, formatNumber, labelChecks, type Product } from '@wheat-ledger/core';
 import type { ProductRecord } from '@wheat-ledger/contract';
 import { problemOf, useRecords, useRestoreMutation } from '../app/api';
 import { benchSlice, deskSlice, MOST_ON_BENCH } from '../app/slices';
@@ -22,7 +22,7 @@ function gradeOf(product: Product, basis: 'oxide' | 'element'): string {
 function priceOf({ offers }: Product): string {
   const priced = offers.find((o) => o.price);
   if (!priced?.price) return 'no price';
-  return `${formatMoney(priced.price)} for ${formatNumber(priced.size)} ${priced.unit}${offers.length > 1 ? ` (+${offers.length - 1})` : ''}`;
+  return `${formatMoney(priced.price)} for ${formatGiven(priced.size)} ${priced.unit}${offers.length > 1 ? ` (+${offers.length - 1})` : ''}`;
 }
 
 function StandingBag({ record, product }: ShelfProduct) {
@@ -33,7 +33,7 @@ function StandingBag({ record, product }: ShelfProduct) {
   const warnings = useMemo(() => labelChecks(product).filter((f) => f.severity === 'warning').length, [product]);
   return (
     <li className="flex w-[11.25rem] flex-col" data-testid="shelf-bag">
-      <Link to={`/shelf/${record.id}`} className="group flex flex-1 flex-col items-center justify-end px-2" title={`Open ${record.name}`}>
+      <Link to={`/shelf/${record.id}`} className="flex justify-center px-2" title={`Open ${record.name}`}>
         <Bag product={product} basis={basis} />
       </Link>
       <div className="shelfboard" />
@@ -87,7 +87,7 @@ export function ShelfView() {
       title="Shelf" question="What is really in each bag?"
       actions={
         <>
-          <input type="search" className="field !w-48" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Name, seller, ingredient" value={wanted} onChange={(e) => setWanted(e.target.value)} />
+          <input type="search" className="field !w-48" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Only bags with …" value={wanted} onChange={(e) => setWanted(e.target.value)} />
           <Link to="/shelf/new" className="action main"><Plus size={17} aria-hidden="true" />Add a bag</Link>
         </>
       }
@@ -95,11 +95,11 @@ export function ShelfView() {
       {error !== undefined && <Failed error={error} />}
       {shelf.length === 0 && error === undefined && <Empty>The shelf is empty. <Link to="/shelf/new" className="plain">Add the first bag</Link>: its label is all you need.</Empty>}
       {shelf.length > 0 && shown.length === 0 && <Empty>No bag’s name, seller or ingredients contain “{wanted}”.</Empty>}
-      <ul className="flex flex-wrap gap-y-6">{shown.map((s) => <StandingBag key={s.record.id} {...s} />)}</ul>
+      <ul className="flex flex-wrap items-start gap-y-6">{shown.map((s) => <StandingBag key={s.record.id} {...s} />)}</ul>
       <Removed />
       <MarginNotes>
         <MarginNote title="Reading a bag">
-          <p>Each bag is cut open and drawn to scale by mass. What the label names is patterned; the white rest is everything else.</p>
+          <p>Each bag is cut open and drawn to scale by mass. What the label names is patterned; the speckled rest is everything else.</p>
           <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">{LEGEND.map((n) => <li key={n} className="flex items-center gap-2"><Swatch nutrient={n} /><span className="text-[0.875rem]">{n !== 'Si' && <b>{n} </b>}{LEGEND_NAMES[n]}</span></li>)}</ul>
           <p>A dashed edge means the figure is a range, not a number.</p>
         </MarginNote>

@@ -32,6 +32,9 @@ export function PatternDefs() {
             <g style={{ color: `var(--${key.toLowerCase()})` }} stroke="currentColor">{mark}</g>
           </pattern>
         ))}
+        <pattern id="pattern-rest" width="13" height="11" patternUnits="userSpaceOnUse">
+          <path d="M2 3h.01M9 1.5h.01M6 7h.01M12 8.5h.01M1.5 9.5h.01" stroke="var(--line-strong)" strokeWidth="1.3" strokeLinecap="round" />
+        </pattern>
       </defs>
     </svg>
   );

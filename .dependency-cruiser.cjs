@@ -1,0 +1,31 @@
+const STAGES = 'ground|shelf|price|release|mix|rounds|claims|trials|book';
+
+/** Dependencies point one way; a stage reaches another only through its index. */
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: { path: '^packages', pathNot: '\\.test\\.' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'core-alone', severity: 'error', from: { path: '^packages/core' }, to: { path: '^packages/(?!core)' } },
+    { name: 'contract-on-core', severity: 'error', from: { path: '^packages/contract' }, to: { path: '^packages/(?!core|contract)' } },
+    { name: 'web-not-server', severity: 'error', from: { path: '^packages/web' }, to: { path: '^packages/(server|demo)' } },
+    { name: 'server-not-web', severity: 'error', from: { path: '^packages/server' }, to: { path: '^packages/web' } },
+    { name: 'demo-not-apps', severity: 'error', from: { path: '^packages/demo' }, to: { path: '^packages/(server|web)' } },
+    { name: 'core-ground-floor', severity: 'error', from: { path: '^packages/core/src/quantity' }, to: { path: '^packages/core/src/(nutrient|figure|' + STAGES + ')' } },
+    { name: 'core-nutrient', severity: 'error', from: { path: '^packages/core/src/nutrient' }, to: { path: '^packages/core/src/(figure|' + STAGES + ')' } },
+    { name: 'core-figure', severity: 'error', from: { path: '^packages/core/src/figure' }, to: { path: '^packages/core/src/(' + STAGES + ')' } },
+    {
+      name: 'stage-by-index', severity: 'error',
+      from: { path: `^packages/core/src/(${STAGES}|quantity|nutrient|figure)/`, pathNot: '\\.test\\.' },
+      to: { path: `^packages/core/src/(${STAGES}|quantity|nutrient|figure)/`, pathNot: ['/index\\.ts$', '^packages/core/src/$1/'] },
+    },
+    { name: 'web-stages-apart', severity: 'error', from: { path: `^packages/web/src/(${STAGES})/`, pathNot: '\\.test\\.' }, to: { path: `^packages/web/src/(${STAGES})/`, pathNot: '^packages/web/src/$1/' } },
+    { name: 'ui-below-stages', severity: 'error', from: { path: '^packages/web/src/(ui|workers)/' }, to: { path: `^packages/web/src/(${STAGES}|frame)/` } },
+    { name: 'no-unlisted', severity: 'error', from: { path: '^packages' }, to: { dependencyTypes: ['npm-no-pkg', 'unknown'] } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules|dist' },
+    exclude: { path: 'node_modules|/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.test.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+};

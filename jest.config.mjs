@@ -1,0 +1,38 @@
+const swc = (react) => ['@swc/jest', {
+  jsc: {
+    target: 'es2022',
+    parser: { syntax: 'typescript', tsx: true, decorators: true },
+    transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, ...(react ? { react: { runtime: 'automatic' } } : {}) },
+  },
+  module: { type: 'commonjs' },
+}];
+
+/** Packages that ship as ES modules only and have to be turned for Jest. */
+const ES_ONLY = ['ml-[^/]+', 'is-any-array', 'cheminfo-types', 'highs', 'comlink', 'pure-rand', '@tanstack', 'fast-check', '@fontsource-variable'];
+
+const shared = (name, { react = false, root = `packages/${name}/src` } = {}) => ({
+  displayName: name,
+  rootDir: '.',
+  roots: [`<rootDir>/${root}`],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  transform: { '^.+\\.(t|j|mj)sx?$': swc(react) },
+  transformIgnorePatterns: [`/node_modules/(?!(${ES_ONLY.join('|')})/)`],
+  moduleNameMapper: {
+    '^@wheat-ledger/(core|contract|demo)$': '<rootDir>/packages/$1/src/index.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+});
+
+const database = { globalSetup: '<rootDir>/scripts/lib/testDatabase.mjs', globalTeardown: '<rootDir>/scripts/lib/testDatabaseDown.mjs' };
+
+const unit = [
+  shared('core'),
+  shared('contract'),
+  shared('demo'),
+  { ...shared('server'), ...database },
+  { ...shared('web', { react: true }), testEnvironment: '<rootDir>/scripts/lib/jsdomWithFetch.cjs', moduleNameMapper: { ...shared('web').moduleNameMapper, '\\.css$': '<rootDir>/scripts/lib/emptyModule.cjs' } },
+];
+const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];
+
+/** `E2E=1` runs the browser tests, which need a built app; without it, everything else runs. */
+export default { projects: process.env.E2E ? e2e : unit, ...(process.env.E2E ? { maxWorkers: 1 } : {}), testTimeout: process.env.E2E ? 120_000 : 30_000 };

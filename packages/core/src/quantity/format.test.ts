@@ -1,0 +1,30 @@
+import fc from 'fast-check';
+import { formatFixed, formatGiven, formatNumber, formatRange } from './format.js';
+import { addMoney, formatMoney, money, scaleMoney } from './money.js';
+
+test('shows so many significant figures, grouped', () => {
+  expect(formatNumber(12345.678, 3)).toBe('12\u2009300');
+  expect(formatNumber(0.012345, 3)).toBe('0.0123');
+  expect(formatNumber(5, 1)).toBe('5');
+});
+
+test('shows a given number without adding figures', () => {
+  expect([20, 0.3, 0.1 + 0.2, 1250000, -0].map((n) => formatGiven(n))).toEqual(['20', '0.3', '0.3', '1\u2009250\u2009000', '0']);
+});
+
+test('never shows -0, NaN or Infinity', () => {
+  fc.assert(fc.property(fc.oneof(fc.double(), fc.constantFrom(-0, Number.NaN, Infinity, -Infinity, -1e-9)), fc.integer({ min: 1, max: 6 }), (n, figures) => {
+    for (const text of [formatNumber(n, figures), formatFixed(n, figures), formatGiven(n)]) expect(text).not.toMatch(/^[−-]0(\.0*)?$|NaN|Infinity/);
+  }));
+});
+
+test('a range is shown as one, an exact value as one number', () => {
+  expect(formatRange({ low: 2, mid: 3, high: 4 }, 1)).toBe('2–4');
+  expect(formatRange({ low: 3, mid: 3, high: 3 }, 1)).toBe('3');
+  expect(formatRange(undefined)).toBe('–');
+});
+
+test('money adds exactly: 0.10 + 0.20 is 0.30', () => expect(addMoney(money('0.10', 'EUR'), money('0.20', 'EUR')).amount).toBe('0.3'));
+test('money of two currencies does not add', () => expect(() => addMoney(money('1', 'EUR'), money('1', 'USD'))).toThrow(/no conversion/));
+test('money rounds half up to cents when shown', () => expect(formatMoney(scaleMoney(money('0.05', 'EUR'), 0.5))).toBe('0.03 EUR'));
+test.each(['-1', '1.23456', '1e5', '', '12,5'])('an amount of %j is refused', (amount) => expect(() => money(amount, 'EUR')).toThrow(/expected an amount/));

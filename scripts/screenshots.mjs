@@ -1,0 +1,121 @@
+// npm run screenshots: one picture of each main view from the sample data, into docs/screenshots.
+// Options: --out FOLDER, --only name,name, --url ADDRESS of a running ledger.
+import { mkdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { bundle, compile, ensureDependencies } from './lib/build.mjs';
+import { launchBrowser } from './lib/browser.mjs';
+import { startDatabase } from './lib/database.mjs';
+import { ROOT } from './lib/run.mjs';
+import { startServer } from './lib/server.mjs';
+
+const option = (name) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? undefined : process.argv[at + 1];
+};
+const out = resolve(ROOT, option('out') ?? 'docs/screenshots');
+const only = option('only')?.split(',');
+const url = option('url');
+
+const BENCH = ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Hollow Hen Pellets', 'Ossel Clear Feed', 'Barn straw'];
+const DESK = { width: 1280, height: 800, deviceScaleFactor: 1 };
+const PHONE = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
+
+const click = (selector) => async (page) => {
+  await page.waitForSelector(selector);
+  await page.click(selector);
+};
+/** The sheet is there, its fonts too, and nothing has moved for a moment. */
+const settled = async (page) => {
+  await page.waitForSelector('main h1');
+  await page.evaluate(() => document.fonts.ready);
+  await new Promise((r) => setTimeout(r, 450));
+};
+const bandsDone = async (page) => {
+  await page.waitForSelector('progress', { timeout: 30_000 });
+  await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });
+};
+const openNamed = (name) => async (page, { api }) => {
+  const { items } = await api('products?limit=500');
+  await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}`);
+};
+const openRecipe = (name) => async (page, { api }) => {
+  const { items } = await api('recipes');
+  await page.goto(`${page.base}/mix/${items.find((r) => r.name === name).id}`);
+};
+const openClaim = (part) => async (page, { api }) => {
+  const { items } = await api('claims');
+  await page.goto(`${page.base}/claims/${items.find((c) => c.statement.includes(part)).id}`);
+};
+
+const VIEWS = [
+  { name: 'shelf', path: '/shelf' },
+  { name: 'bag', steps: [openNamed('Hobbingate Steady Prills')] },
+  { name: 'price', path: '/price', steps: [click('[data-testid=ladder] .fig')] },
+  { name: 'release', path: '/release', steps: [bandsDone] },
+  { name: 'mix', steps: [openRecipe('Spring feed for the leeks'), (page) => page.waitForSelector('[data-testid=weigh-out]')] },
+  { name: 'mix-check', steps: [openRecipe('The old shed mix'), (page) => page.waitForSelector('[data-testid=weigh-out]'), click('[data-testid=mix-analysis] .fig')] },
+  { name: 'claims', path: '/claims' },
+  { name: 'claim', steps: [openClaim('silicon'), click('[data-testid=checks] .fig')] },
+  { name: 'ground', path: '/ground' },
+  { name: 'book', path: '/book' },
+  { name: 'evening', path: '/price', theme: 'evening', steps: [click('[data-testid=ladder] .fig')] },
+  { name: 'evening-shelf', path: '/shelf', theme: 'evening' },
+  { name: 'phone-shelf', path: '/shelf', viewport: PHONE },
+  { name: 'phone-price', path: '/price', viewport: PHONE },
+];
+/** Taken for a look, not kept. */
+const NOT_KEPT = ['evening-shelf', 'phone-price', 'book', 'mix-check'];
+
+async function take(browser, base, view) {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  page.base = base;
+  await page.setViewport(view.viewport ?? DESK);
+  const api = async (path) => (await fetch(`${base}/api/v1/${path}`)).json();
+  const { items } = await api('products?limit=500');
+  const bench = BENCH.map((name) => ({ id: items.find((p) => p.name === name).id, aside: false }));
+  const plots = (await api('plots')).items;
+  const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.crop === 'wheat').id };
+  await page.goto(`${base}/api/v1/health`);
+  await page.evaluate((kept) => { for (const [key, value] of Object.entries(kept)) localStorage.setItem(`wheat-ledger.${key}`, JSON.stringify(value)); }, { bench, settings });
+  if (view.path) await page.goto(base + view.path);
+  for (const step of view.steps ?? []) {
+    await step(page, { api });
+  }
+  await settled(page);
+  await page.screenshot({ path: join(out, `${view.name}.png`) });
+  await context.close();
+}
+
+async function main() {
+  let database, server;
+  const { browser, close } = await launchBrowser();
+  try {
+    let base = url;
+    if (!base) {
+      await ensureDependencies();
+      await compile();
+      await bundle();
+      database = await startDatabase(join(ROOT, '.data/screenshots'), { throwaway: true });
+      await database.psql('drop database if exists shots');
+      await database.psql('create database shots');
+      server = await startServer(database.urlOf('shots'));
+      base = server.address;
+    }
+    mkdirSync(out, { recursive: true });
+    const wanted = VIEWS.filter((v) => (only ? only.includes(v.name) : !NOT_KEPT.includes(v.name)));
+    for (const view of wanted) {
+      await take(browser, base, view);
+      console.log(`${view.name}.png`);
+    }
+  } finally {
+    await close();
+    await server?.stop();
+    await database?.stop();
+  }
+}
+
+main().catch((error) => {
+  console.error(error);
+  process.exit(1);
+});
