@@ -19,7 +19,7 @@ module.exports = {
     },
     { name: 'web-stages-apart', severity: 'error', from: { path: `^packages/web/src/(${STAGES})/`, pathNot: '\\.test\\.' }, to: { path: `^packages/web/src/(${STAGES})/`, pathNot: '^packages/web/src/$1/' } },
     { name: 'ui-below-stages', severity: 'error', from: { path: '^packages/web/src/(ui|workers)/' }, to: { path: `^packages/web/src/(${STAGES}|frame)/` } },
-    { name: 'no-unlisted', severity: 'error', from: { path: '^packages' }, to: { dependencyTypes: ['npm-no-pkg', 'unknown'] } },
+    { name: 'no-unlisted', severity: 'error', from: { path: '^packages' }, to: { path: '^(?!highs/runtime\\?url)', dependencyTypes: ['npm-no-pkg', 'unknown'] } },
   ],
   options: {
     doNotFollow: { path: 'node_modules|dist' },

@@ -24,7 +24,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         // Method, path, status and time only: contents and headers stay out of the log.
-        LoggerModule.forRoot({ pinoHttp: { level: logLevel, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url: url.split('?')[0] }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } } }),
+        LoggerModule.forRoot({ forRoutes: ['{*path}'], pinoHttp: { level: logLevel, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url: url.split('?')[0] }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } } }),
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_PER_MINUTE }]),
         CommonModule,

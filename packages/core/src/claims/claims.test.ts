@@ -48,7 +48,7 @@ test.each([
   ['no figure is not shown', { analysis: [] }, ['N'], 'Not shown', ['content']],
   ['no mechanism of supply is not shown', {}, [], 'Not shown', ['content', 'dose']],
 ] as const)('%s', (_name, product, needs, verdict, decidedBy) => {
-  const judgement = judge(claim(product as Partial<Product>, needs));
+  const judgement = judge(claim(product, needs));
   expect([judgement.verdict, judgement.decidedBy]).toEqual([verdict, decidedBy]);
   expect(judgement.reason.length * judgement.wouldChange.length).toBeGreaterThan(0);
 });

@@ -12,7 +12,7 @@ import { weighOut } from './parts.js';
 
 let solver: LpSolver;
 beforeAll(async () => {
-  solver = (await loadHighs()) as unknown as LpSolver;
+  solver = await loadHighs();
 });
 
 const grade = (text: string): Grade => {

@@ -1,10 +1,10 @@
-import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
+import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { JournalAction, RecordKind } from '@wheat-ledger/contract';
 
 /** One change, written in the same transaction as the change itself and never altered. */
 @Entity({ tableName: 'journal' })
 export class JournalEntry {
-  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
   @Property({ type: 'uuid', fieldName: 'workspace_id' })
@@ -28,7 +28,7 @@ export class JournalEntry {
   @Property({ type: 'text' })
   action!: JournalAction;
 
-  @Property({ type: 'bigint', nullable: true })
+  @Property({ type: new BigIntType('string'), nullable: true })
   undoes: string | null = null;
 
   @Property({ type: 'json', nullable: true })

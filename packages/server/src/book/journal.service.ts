@@ -30,7 +30,7 @@ export class JournalService {
     recipe: RecipeStore,
     claim: ClaimStore,
   ) {
-    this.stores = { plot, product, recipe, claim } as unknown as Record<RecordKind, RecordStore<Stored, object>>;
+    this.stores = { plot, product, recipe, claim };
   }
 
   async list({ before, limit = 50, recordId }: JournalQuery): Promise<Page<JournalRecord>> {

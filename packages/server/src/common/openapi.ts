@@ -26,7 +26,7 @@ function describeContract(): void {
       const required = !own.some((r) => r.type === 'conditionalValidation');
       const scalar = has('isNumber') ? Number : String;
       const options = { required, isArray: has('isArray'), ...(choices ? { enum: [...choices] } : { type: nested ?? scalar }) };
-      ApiProperty(options as Parameters<typeof ApiProperty>[0])(Input.prototype as object, field);
+      ApiProperty(options)(Input.prototype as object, field);
     }
   }
 }

@@ -51,7 +51,7 @@ export function recordController<Input extends object>(Input: Type<Input>): Type
       return tagged(await this.store.restore(id, versionFrom(ifMatch)), response);
     }
   }
-  return Routes as unknown as Type<RecordRoutes<Input>>;
+  return Routes;
 }
 
 export interface RecordRoutes<Input extends object> {

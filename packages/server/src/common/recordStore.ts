@@ -116,7 +116,7 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     if (lock) await em.findOne(this.entity, where, { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true });
     const entity = await em.findOne(this.entity, where, { populate: this.populate as never });
     if (!entity) throw notFound(this.kind);
-    return entity as Entity;
+    return entity;
   }
 
   private async check(input: Input, em: EntityManager): Promise<void> {

@@ -1,4 +1,4 @@
-import { defineConfig } from '@mikro-orm/postgresql';
+import { defineConfig, LoadStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { JournalEntry } from '../book/journal.entity.js';
 import { ClaimEntity } from '../claims/claim.entity.js';
@@ -14,7 +14,9 @@ export const ormConfig = (clientUrl: string) =>
     clientUrl,
     entities: [Workspace, Plot, ProductEntity, AnalysisLine, OfferLine, Recipe, RecipePart, ClaimEntity, JournalEntry],
     extensions: [Migrator],
-    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }], snapshot: false, tableName: 'migration' },
+    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }], snapshot: false, silent: true, tableName: 'migration' },
+    // A query per relation: joining analysis and offers would multiply their rows.
+    loadStrategy: LoadStrategy.SELECT_IN,
     forceUtcTimezone: true,
     debug: false,
   });

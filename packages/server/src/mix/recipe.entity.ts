@@ -1,4 +1,4 @@
-import { Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
 import { Stored } from '../common/stored.entity.js';
 
 @Entity({ tableName: 'recipe' })
@@ -24,7 +24,7 @@ export class Recipe extends Stored {
 
 @Entity({ tableName: 'recipe_part' })
 export class RecipePart {
-  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
   @ManyToOne({ entity: () => Recipe, fieldName: 'recipe_id', deleteRule: 'cascade' })

@@ -1,4 +1,4 @@
-import { Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
 import type { LabelRateInput, LongevityInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
@@ -39,7 +39,7 @@ export class ProductEntity extends Stored {
 /** One declared figure: what, as declared, in which unit and basis, from where. */
 @Entity({ tableName: 'analysis_figure' })
 export class AnalysisLine {
-  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
   @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })
@@ -80,7 +80,7 @@ export class AnalysisLine {
 
 @Entity({ tableName: 'offer' })
 export class OfferLine {
-  @PrimaryKey({ type: 'bigint', autoincrement: true })
+  @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
   @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })

@@ -35,9 +35,11 @@ export interface Settings {
   readonly daysOnSurface: number;
 }
 
+const FIRST_SETTINGS: Settings = { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0 };
+
 export const settingsSlice = createSlice({
   name: 'settings',
-  initialState: { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0 } as Settings,
+  initialState: FIRST_SETTINGS,
   reducers: {
     changed: (settings, { payload }: PayloadAction<Partial<Settings>>) => ({ ...settings, ...payload }),
   },
@@ -49,9 +51,11 @@ export interface Desk {
   readonly notice: { readonly text: string; readonly recordId: string | undefined } | undefined;
 }
 
+const CLEAR_DESK: Desk = { working: undefined, notice: undefined };
+
 export const deskSlice = createSlice({
   name: 'desk',
-  initialState: { working: undefined, notice: undefined } as Desk,
+  initialState: CLEAR_DESK,
   reducers: {
     workingOpened: (desk: Desk, { payload }: PayloadAction<Figure>): Desk => ({ ...desk, working: payload }),
     workingClosed: (desk: Desk): Desk => ({ ...desk, working: undefined }),

@@ -10,7 +10,7 @@ const LONGEST = 60;
 
 function shown(value: unknown): string {
   if (value === undefined || value === null || value === '') return 'nothing';
-  const text = typeof value === 'object' ? JSON.stringify(value) : String(value);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
   return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
 }
 

@@ -74,7 +74,7 @@ class Reader {
   }
   declared(path: string, text: string): DeclaredValueInput | undefined {
     const read = parseDeclared(text);
-    return read.ok ? (read.value as DeclaredValueInput) : this.refuse(path, read.reason);
+    return read.ok ? (read.value) : this.refuse(path, read.reason);
   }
 }
 

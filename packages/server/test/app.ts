@@ -1,0 +1,48 @@
+import { randomBytes } from 'node:crypto';
+import type { AddressInfo } from 'node:net';
+import { MikroORM } from '@mikro-orm/postgresql';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import type { ProductInput } from '@wheat-ledger/contract';
+import { createApp } from '../src/createApp.js';
+
+const urlOf = (database: string): string => {
+  const url = new URL(process.env['TEST_DATABASE_URL'] ?? '');
+  url.pathname = `/${database}`;
+  return url.toString();
+};
+
+/** A new, empty database in the test cluster; its address. */
+export async function newDatabase(): Promise<string> {
+  const name = `t_${randomBytes(6).toString('hex')}`;
+  const admin = await MikroORM.init({ clientUrl: urlOf('wheat_ledger'), entities: [], discovery: { warnWhenNoEntities: false } });
+  await admin.em.getConnection().execute(`create database ${name}`);
+  await admin.close();
+  return urlOf(name);
+}
+
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  readonly http: ReturnType<typeof request.agent>;
+  readonly address: string;
+  readonly databaseUrl: string;
+  readonly close: () => Promise<void>;
+}
+
+/** The real application on a database of its own, listening on loopback. */
+export async function startApp(databaseUrl?: string): Promise<TestApp> {
+  const url = databaseUrl ?? (await newDatabase());
+  const app = await createApp({ databaseUrl: url, port: 0, webRoot: undefined, sample: false });
+  await app.listen(0, '127.0.0.1');
+  const { port } = app.getHttpServer().address() as AddressInfo;
+  const address = `http://127.0.0.1:${port}`;
+  return { app, http: request.agent(address), address, databaseUrl: url, close: () => app.close() };
+}
+
+export const product = (given: Partial<ProductInput> = {}): ProductInput => ({
+  name: 'Feather meal', seller: 'Larkmere Feed', form: 'meal', note: '', derivedFrom: ['feather meal'],
+  analysis: [{ analyte: 'N', basis: 'element', value: { kind: 'number', value: 13 }, unit: '%', provenance: 'label', source: 'bag label' }],
+  offers: [{ size: 20, unit: 'kg', price: { amount: '34.50', currency: 'EUR' }, seenOn: '2026-02-20' }],
+  ...given,
+});
+export const ifMatch = (version: number): { 'If-Match': string } => ({ 'If-Match': `"${version}"` });
