@@ -58,9 +58,9 @@ export function Frame() {
             </aside>
           </div>
         </div>
+        <Notice />
         <Bench />
       </div>
-      <Notice />
       {keysOpen && <Suspense><KeysDialog open onClose={() => setKeysOpen(false)} /></Suspense>}
     </MarginSlot>
   );

@@ -20,7 +20,7 @@ export function useUndoNotice(): (() => Promise<void>) | undefined {
   };
 }
 
-/** The words of the last thing done, with its undo, for a while. */
+/** The words of the last thing done, with its undo, for a while: a strip above the bench, so that it covers nothing. */
 export function Notice() {
   const notice = useAppSelector((s) => s.desk.notice);
   const dispatch = useAppDispatch();
@@ -31,9 +31,9 @@ export function Notice() {
     return () => clearTimeout(timer);
   }, [notice, dispatch]);
   return (
-    <div role="status" aria-live="polite" className="no-print pointer-events-none fixed inset-x-0 bottom-32 z-40 flex justify-center px-3">
+    <div role="status" aria-live="polite" className="no-print">
       {notice && (
-        <div className="pointer-events-auto flex items-center gap-3 bg-pine px-4 py-2 text-chalk shadow-md">
+        <div className="flex items-center justify-center gap-4 bg-pine px-4 py-1.5 text-chalk">
           <span>{notice.text}</span>
           {undo && <button type="button" className="flex cursor-pointer items-center gap-1 font-semibold underline underline-offset-3" onClick={() => void undo()}><Undo2 size={16} aria-hidden="true" />Undo</button>}
           <button type="button" className="cursor-pointer" onClick={() => dispatch(noticed(undefined))}><X size={16} aria-hidden="true" /><span className="sr-only">Put the notice away</span></button>

@@ -1,0 +1,147 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+
+export const ROOT = resolve(__dirname, '..');
+const { args } = JSON.parse(readFileSync(join(ROOT, 'scripts/lib/chromium.json'), 'utf8')) as { args: string[] };
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync) ?? '';
+
+export interface Ledger {
+  readonly address: string;
+  readonly api: <T>(path: string, init?: RequestInit) => Promise<T>;
+  readonly child: ChildProcess;
+  readonly stop: () => Promise<void>;
+}
+
+/** A database of its own in the test cluster. */
+export function databaseUrl(): string {
+  const url = new URL(process.env['TEST_DATABASE_URL'] ?? '');
+  url.pathname = `/e_${randomBytes(6).toString('hex')}`;
+  return url.toString();
+}
+
+async function createDatabase(url: string): Promise<void> {
+  const { MikroORM } = await import('@mikro-orm/postgresql');
+  const admin = await MikroORM.init({ clientUrl: process.env['TEST_DATABASE_URL'] ?? '', entities: [], discovery: { warnWhenNoEntities: false } });
+  const name = new URL(url).pathname.slice(1);
+  const known = await admin.em.getConnection().execute<unknown[]>('select 1 from pg_database where datname = ?', [name]);
+  if (known.length === 0) await admin.em.getConnection().execute(`create database ${name}`);
+  await admin.close();
+}
+
+/** The built program, as `npm start` runs it, on a database of its own. */
+export async function startLedger({ url = databaseUrl(), sample = true, port = 0 } = {}): Promise<Ledger> {
+  await createDatabase(url);
+  const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {
+    env: { ...process.env, DATABASE_URL: url, PORT: String(port), WEB_ROOT: join(ROOT, 'packages/web/dist/app'), WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no', NODE_ENV: 'production' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const address = await new Promise<string>((ok, fail) => {
+    let said = '';
+    const hear = (d: Buffer): void => {
+      said += d.toString();
+      const found = /(http:\/\/127\.0\.0\.1:\d+)/.exec(said)?.[1];
+      if (found) ok(found);
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.once('close', (code) => fail(new Error(`The server ended with ${code}: ${said}`)));
+  });
+  const gone = new Promise<void>((done) => child.once('close', () => done()));
+  return {
+    address, child,
+    api: async <T>(path: string, init?: RequestInit) => (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
+    stop: async () => {
+      child.kill('SIGTERM');
+      await gone;
+    },
+  };
+}
+
+export interface Screen {
+  readonly browser: Browser;
+  readonly open: (size?: { width: number; height: number }) => Promise<Page>;
+  readonly close: () => Promise<void>;
+  /** What went wrong in any page so far: errors thrown, requests to anywhere else. */
+  readonly troubles: string[];
+}
+
+export async function openScreen(): Promise<Screen> {
+  const profile = mkdtempSync(join(tmpdir(), 'wheat-ledger-e2e-'));
+  const browser = await puppeteer.launch({ executablePath: CHROMIUM, headless: true, userDataDir: profile, args });
+  const troubles: string[] = [];
+  return {
+    browser, troubles,
+    open: async (size = { width: 1280, height: 800 }) => {
+      const context = await browser.createBrowserContext();
+      const page = await context.newPage();
+      page.setDefaultTimeout(10_000);
+      await page.setViewport(size);
+      page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));
+      page.on('request', (r) => { if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`); });
+      page.on('console', (m) => { if (m.type() === 'error' && !/status of (4\d\d|5\d\d)|ERR_CONNECTION/.test(m.text())) troubles.push(`console: ${m.text()}`); });
+      return page;
+    },
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** What plays each role here, and how a person would name it. */
+const ROLES = { button: 'button', link: 'a[href]', tab: '[role=tab]', radio: '[role=radio]', summary: 'summary' } as const;
+export type Role = keyof typeof ROLES;
+
+/** The first visible element of a role whose words begin with `name`, waited for. */
+export async function byRole(page: Page, role: Role, name: string): Promise<ElementHandle<HTMLElement>> {
+  const found = await page.waitForFunction((selector, wanted) => {
+    const words = (e: Element): string => (e.getAttribute('aria-label') ?? e.textContent ?? '').replace(/\s+/g, ' ').trim();
+    const all = [...document.querySelectorAll<HTMLElement>(selector)].filter((e) => e.checkVisibility());
+    return all.find((e) => words(e) === wanted) ?? all.find((e) => words(e).startsWith(wanted)) ?? false;
+  }, {}, ROLES[role], name).catch(() => { throw new Error(`No ${role} is called “${name}”.`); });
+  return found as ElementHandle<HTMLElement>;
+}
+const click = async (page: Page, role: Role, name: string): Promise<void> => (await byRole(page, role, name)).click();
+export const clickButton = (page: Page, name: string): Promise<void> => click(page, 'button', name);
+export const clickLink = (page: Page, name: string): Promise<void> => click(page, 'link', name);
+export const clickTab = (page: Page, name: string): Promise<void> => click(page, 'tab', name);
+export const clickRadio = (page: Page, name: string): Promise<void> => click(page, 'radio', name);
+
+/** The field with this label, waited for. */
+export async function field(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {
+  const found = await page.waitForFunction((wanted) => {
+    const words = (e: Element): string => (e.textContent ?? '').replace(/\s+/g, ' ').trim();
+    const byLabel = [...document.querySelectorAll('label')].find((l) => words(l) === wanted && l.control?.checkVisibility())?.control;
+    return byLabel ?? document.querySelector(`[aria-label="${wanted}"]`) ?? false;
+  }, {}, label).catch(() => { throw new Error(`No field is called “${label}”.`); });
+  return found as ElementHandle<HTMLInputElement>;
+}
+export const tick = async (page: Page, label: string): Promise<void> => (await field(page, label)).click();
+
+/** Waits until the text of an element matches. */
+export async function expectText(page: Page, selector: string, pattern: RegExp): Promise<string> {
+  await page.waitForFunction((s, source, flags) => new RegExp(source, flags).test(document.querySelector(s)?.textContent ?? ''), { timeout: 10_000 }, selector, pattern.source, pattern.flags)
+    .catch(async () => { throw new Error(`${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(() => 'nothing, it is not there')}`); });
+  return page.$eval(selector, (e) => e.textContent ?? '');
+}
+
+/** Replaces what stands in the field with this label. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  await (await field(page, label)).focus();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  if (text === '') await page.keyboard.press('Delete');
+  else await page.keyboard.type(text);
+}
+
+/** Chooses the option with these words. */
+export async function choose(page: Page, label: string, words: string): Promise<void> {
+  const select = await field(page, label);
+  const value = await select.evaluate((e, wanted) => [...e.querySelectorAll('option')].find((o) => o.textContent === wanted)?.value ?? '', words);
+  await (select as unknown as ElementHandle<HTMLSelectElement>).select(value);
+}
