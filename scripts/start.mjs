@@ -15,7 +15,7 @@ async function main() {
   console.log('Building …');
   await compile();
   await bundle();
-  const database = process.env.DATABASE_URL ? undefined : await startDatabase(join(ROOT, '.data/postgres'));
+  const database = process.env.DATABASE_URL ? undefined : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres'));
   let server;
   let stopping = false;
   const shutDown = async (code) => {

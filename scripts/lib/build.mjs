@@ -7,9 +7,12 @@ import { must, ROOT, tool } from './run.mjs';
 const STAMP = join(ROOT, 'node_modules/.cache/installed-lock');
 const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
 
+/** Whether what is installed is what the lock file says. */
+export const dependenciesCurrent = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockHash();
+
 /** Installs dependencies when the lock file is not the one last installed. `npm ci` does not fit: other platforms' optional binaries are not in the lock. */
 export async function ensureDependencies() {
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockHash()) return;
+  if (dependenciesCurrent()) return;
   console.log('Installing dependencies …');
   await must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
   mkdirSync(join(ROOT, 'node_modules/.cache'), { recursive: true });

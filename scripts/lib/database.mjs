@@ -51,22 +51,27 @@ async function initialise(bin, folder) {
   return { data, secret };
 }
 
-/** A server left over from a run that was killed is stopped by the pid it wrote down. */
-async function stopLeftOver(data) {
-  const pidFile = join(data, 'postmaster.pid');
-  if (!existsSync(pidFile)) return;
-  const pid = Number(readFileSync(pidFile, 'utf8').split('\n')[0]);
-  const alive = () => {
-    try {
-      process.kill(pid, 0);
-      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(data);
-    } catch {
-      return false;
-    }
-  };
-  if (!alive()) return;
+/** Whether a process lives and its command line holds some words. */
+function lives(pid, words) {
+  try {
+    process.kill(pid, 0);
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(words);
+  } catch {
+    return false;
+  }
+}
+
+const firstLine = (file) => (existsSync(file) ? Number(readFileSync(file, 'utf8').split('\n')[0]) : 0);
+
+/** Refuses a cluster that another running script looks after; stops one left over from a script that was killed, by its pid. */
+async function takeOver(data, owner) {
+  const other = firstLine(owner);
+  if (other > 0 && other !== process.pid && lives(other, 'scripts')) throw new Error(`This ledger is already running (process ${other}). Stop it with Ctrl-C where it was started.`);
+  writeFileSync(owner, String(process.pid));
+  const pid = firstLine(join(data, 'postmaster.pid'));
+  if (pid === 0 || !lives(pid, data)) return;
   process.kill(pid, 'SIGINT');
-  await waitFor('the earlier database to stop', () => !alive(), 20);
+  await waitFor('the earlier database to stop', () => !lives(pid, data), 20);
 }
 
 /**
@@ -76,7 +81,7 @@ async function stopLeftOver(data) {
 export async function startDatabase(folder, { database = 'wheat_ledger', throwaway = false } = {}) {
   const bin = await ensurePostgres();
   const { data, secret } = await initialise(bin, folder);
-  await stopLeftOver(data);
+  await takeOver(data, join(folder, 'owner'));
   const port = await freePort();
   const settings = { port, listen_addresses: '127.0.0.1', unix_socket_directories: '', ...(throwaway ? { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' } : {}) };
   const flags = Object.entries(settings).flatMap(([k, v]) => ['-c', `${k}=${v}`]);

@@ -1,6 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Frame } from '../frame/Frame';
-import { RouteProblem } from '../frame/RouteProblem';
+import { NoSuchPage, RouteProblem } from '../frame/RouteProblem';
 
 /** Each stage is loaded when it is opened. */
 export const router = createBrowserRouter([
@@ -22,7 +22,7 @@ export const router = createBrowserRouter([
       { path: 'claims/new', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).NewClaim }) },
       { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
       { path: 'book', lazy: async () => ({ Component: (await import('../book/BookView')).BookView }) },
-      { path: '*', element: <RouteProblem /> },
+      { path: '*', Component: NoSuchPage },
     ],
   },
 ]);

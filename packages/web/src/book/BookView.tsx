@@ -43,10 +43,12 @@ export function BookView() {
       {error !== undefined && <Failed error={error} retry={() => void refetch()} />}
       {data?.items.length === 0 && <Empty>Nothing was entered yet.</Empty>}
       {data && data.items.length > 0 && (
+        <div className="overflow-x-auto">
         <table className="ledger" data-testid="journal">
           <thead><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">Who</th><th scope="col" className="num no-print">Take back</th></tr></thead>
           <tbody>{data.items.map((entry) => <Entry key={entry.id} entry={entry} />)}</tbody>
         </table>
+        </div>
       )}
       <div className="mt-3 flex gap-3">
         {before && <button type="button" className="action" onClick={() => setBefore(undefined)}>Newest</button>}

@@ -19,7 +19,8 @@ export function JudgementSheet({ judgement }: { judgement: Judgement }) {
           <dt className="text-faint">What would change it</dt><dd>{wouldChange}</dd>
         </dl>
       </div>
-      <table className="ledger mt-4" data-testid="checks">
+      <div className="mt-4 overflow-x-auto">
+      <table className="ledger" data-testid="checks">
         <caption className="pb-1 text-left text-sm text-faint">The nine checks, in order</caption>
         <thead><tr><th scope="col">Check</th><th scope="col">Answer</th><th scope="col">What was found</th><th scope="col" className="num">figure</th></tr></thead>
         <tbody>
@@ -33,6 +34,7 @@ export function JudgementSheet({ judgement }: { judgement: Judgement }) {
           ))}
         </tbody>
       </table>
+      </div>
     </section>
   );
 }

@@ -77,7 +77,7 @@ export function MakeMix({ text, bench, shelf, onUse }: { text: RecipeText; bench
           <div className="text-base text-pine"><Choice label="Choose from" value={from} onChange={setFrom} options={[{ value: 'shelf', text: 'the whole shelf' }, { value: 'bench', text: `the bench (${bench.length})` }]} /></div>
         </div>
       </div>
-      <div aria-live="polite" aria-busy={working} className={working ? 'opacity-60' : ''} data-testid="mix-answer">
+      <div aria-live="polite" aria-busy={working} data-testid="mix-answer">
         {!parsed && <Empty>Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags stands here.</Empty>}
         {parsed?.kind === 'none' && <Remark tone="caution">{parsed.reason}</Remark>}
         {parsed?.kind === 'several' && (

@@ -24,7 +24,8 @@ function AnalysisRows() {
   const lines = useWatch({ control, name: 'analysis' });
   return (
     <>
-      <div className="overflow-x-auto">
+      {/* Positioned, so that labels for screen readers stay inside what scrolls. */}
+      <div className="relative overflow-x-auto">
         <table className="w-full min-w-[46rem] border-separate border-spacing-x-1 border-spacing-y-0.5 [&_td]:align-top">
           <thead><tr className="text-left text-[0.8125rem] text-faint">{['Nutrient or form', 'As declared', 'Unit', 'Given as', 'From', 'Source', ''].map((h) => <th key={h} className="font-semibold">{h || <span className="sr-only">Remove</span>}</th>)}</tr></thead>
           <tbody>
@@ -61,7 +62,7 @@ function OfferRows() {
   return (
     <>
       {fields.map((field, i) => (
-        <div key={field.id} className="mb-1.5 grid grid-cols-[1.2fr_1fr_5rem_1.2fr_2rem] items-start gap-2">
+        <div key={field.id} className="mb-2 grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.2fr_1fr_5rem_1.2fr_2rem] [&>*]:min-w-0">
           <TextField name={`offers.${i}.size`} label={i === 0 ? 'Package' : `Package ${i + 1}`} placeholder="20 kg, 50 lb, 1 L" />
           <TextField name={`offers.${i}.price`} label="Price" placeholder="24.90" inputMode="decimal" />
           <TextField name={`offers.${i}.currency`} label="Currency" placeholder="EUR" />

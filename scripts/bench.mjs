@@ -1,0 +1,139 @@
+// npm run bench: how fast it is, as figures of this machine and as ratios against a plain baseline measured in the same run.
+import { spawn } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createServer } from 'node:http';
+import { gzipSync } from 'node:zlib';
+import { bundle, compile, ensureDependencies, WEB_ROOT } from './lib/build.mjs';
+import { startDatabase } from './lib/database.mjs';
+import { ROOT } from './lib/run.mjs';
+import { startServer } from './lib/server.mjs';
+
+const ms = (n) => `${n.toFixed(n < 10 ? 2 : 1)} ms`;
+const times = (n) => `${n.toFixed(n < 10 ? 1 : 0)} ×`;
+const row = (what, figure, against = '') => console.log(`${what.padEnd(58)} ${figure.padStart(12)}  ${against}`);
+
+/** Median milliseconds of some runs, after one to warm up. */
+async function median(work, runs = 9) {
+  await work();
+  const taken = [];
+  for (let i = 0; i < runs; i++) {
+    const from = performance.now();
+    await work();
+    taken.push(performance.now() - from);
+  }
+  return taken.sort((a, b) => a - b)[Math.floor(runs / 2)];
+}
+
+/** So many made-up products, the same every time. */
+function manyProducts(count) {
+  let seed = 1;
+  const random = () => ((seed = (seed * 48271) % 2147483647) / 2147483647);
+  return Array.from({ length: count }, (_, i) => ({
+    id: `p${i}`, name: `Product ${i}`, form: 'granule', densityKgPerL: 1, grade: undefined, derivedFrom: [], labelRate: undefined, longevity: undefined,
+    analysis: [{ analyte: 'N', basis: 'element', value: { kind: 'number', value: 1 + Math.round(random() * 400) / 10 }, unit: '%', provenance: 'label', source: 'bench' }],
+    offers: [{ size: 5 + Math.round(random() * 20), unit: 'kg', price: { amount: (5 + random() * 50).toFixed(2), currency: 'EUR' }, seenOn: undefined }],
+  }));
+}
+
+async function benchRanking(core) {
+  const products = manyProducts(10_000);
+  const ranked = await median(() => core.rankByCost(products, { nutrient: 'N', basis: 'element', perUnit: 'kg' }), 5);
+  const price = Float64Array.from(products, (p) => Number(p.offers[0].price.amount));
+  const mass = Float64Array.from(products, (p) => p.offers[0].size);
+  const fraction = Float64Array.from(products, (p) => p.analysis[0].value.value / 100);
+  const bare = await median(() => {
+    const cost = new Float64Array(price.length);
+    for (let i = 0; i < cost.length; i++) cost[i] = price[i] / (mass[i] * fraction[i]);
+    return Uint32Array.from(cost.keys()).sort((a, b) => cost[a] - cost[b]);
+  }, 9);
+  row('ranking 10 000 products, each figure with its working', ms(ranked), `${times(ranked / bare)} a bare loop and sort over typed arrays (${ms(bare)})`);
+}
+
+async function benchRelease(core, contract, demo) {
+  const site = contract.toSite(demo.PLOTS[0]);
+  const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name)).filter((p) => core.nitrogenPools(p).kind === 'pools').slice(0, 8);
+  const eight = await median(() => products.map((p) => core.productRelease(p, site, { daysOnSurface: 0 })));
+  row(`26-week release of ${products.length} products`, ms(eight), `${ms(eight / products.length)} a product`);
+  const { setup } = core.productRelease(products[0], site, { daysOnSurface: 0 });
+  const single = await median(() => core.simulate(setup.pools, setup.around, core.numbersFrom(setup.parameters)));
+  const band = await median(() => core.releaseBand(setup, 2000, 1), 3);
+  row('band of 2 000 draws for one product', ms(band), `${times(band / (2000 * single))} 2 000 bare runs of the model`);
+}
+
+async function benchMix(core, contract, demo) {
+  const { default: loadHighs } = await import('highs');
+  const highs = await loadHighs();
+  const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name));
+  const target = { kind: 'grade', parts: core.parseGrade('6-3-5').grade, tolerance: 0.1 };
+  let inSolver = 0;
+  const timed = { solve: (...args) => { const from = performance.now(); const solution = highs.solve(...args); inSolver += performance.now() - from; return solution; } };
+  let runs = 0;
+  const whole = await median(() => { runs += 1; return core.blend(products, target, timed); });
+  const share = inSolver / runs / whole;
+  row(`cheapest mix from ${products.length} products`, ms(whole), `${(100 * Math.min(1, share)).toFixed(0)} % of it in the solver`);
+}
+
+/** Requests a second from one client over a few seconds, by autocannon in a process of its own. */
+function requestsPerSecond(url) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, [join(ROOT, 'node_modules/autocannon/autocannon.js'), '-c', '4', '-d', '3', '-j', url], { stdio: ['ignore', 'pipe', 'ignore'] });
+    let out = '';
+    child.stdout.on('data', (d) => (out += d));
+    child.on('close', () => { try { resolve(JSON.parse(out).requests.average); } catch (error) { reject(error); } });
+  });
+}
+
+async function benchServer() {
+  const database = await startDatabase(join(ROOT, '.data/bench'), { throwaway: true });
+  await database.psql('drop database if exists bench');
+  await database.psql('create database bench');
+  const server = await startServer(database.urlOf('bench'));
+  const body = await (await fetch(`${server.address}/api/v1/products?limit=50`)).text();
+  const bare = createServer((_, response) => response.setHeader('content-type', 'application/json').end(body));
+  await new Promise((ready) => bare.listen(0, '127.0.0.1', ready));
+  try {
+    const plain = await requestsPerSecond(`http://127.0.0.1:${bare.address().port}/`);
+    const health = await requestsPerSecond(`${server.address}/api/v1/health`);
+    const list = await requestsPerSecond(`${server.address}/api/v1/products?limit=50`);
+    row('list of the sample’s products, requests a second', list.toFixed(0), `${times(health / list)} slower than the health route (${health.toFixed(0)}), ${times(plain / list)} than a bare Node route with the same body (${plain.toFixed(0)})`);
+  } finally {
+    bare.close();
+    await server.stop();
+    await database.stop();
+  }
+}
+
+/** What the browser fetches for the first route: the page's own scripts and the shelf with all it imports. */
+function benchFirstRoute() {
+  const manifest = JSON.parse(readFileSync(join(WEB_ROOT, '.vite/manifest.json'), 'utf8'));
+  const needed = new Set();
+  const need = (key) => {
+    const entry = manifest[key];
+    if (!entry || needed.has(entry.file)) return;
+    needed.add(entry.file);
+    (entry.imports ?? []).forEach(need);
+  };
+  need('index.html');
+  need('src/shelf/ShelfView.tsx');
+  const kB = [...needed].filter((f) => f.endsWith('.js')).reduce((sum, f) => sum + gzipSync(readFileSync(join(WEB_ROOT, f))).length, 0) / 1000;
+  row('JavaScript of the first route, gzipped', `${kB.toFixed(1)} kB`, `${((100 * kB) / 200).toFixed(0)} % of the 200 kB allowed`);
+}
+
+async function main() {
+  await ensureDependencies();
+  await compile();
+  await bundle();
+  const [core, contract, demo] = await Promise.all(['core', 'contract', 'demo'].map((name) => import(join(ROOT, `packages/${name}/dist/index.js`))));
+  console.log(`Node ${process.versions.node}; medians; ratios are of this run, so they mean more than the milliseconds.\n`);
+  await benchRanking(core);
+  await benchRelease(core, contract, demo);
+  await benchMix(core, contract, demo);
+  await benchServer();
+  if (existsSync(join(WEB_ROOT, '.vite/manifest.json'))) benchFirstRoute();
+}
+
+main().catch((error) => {
+  console.error(error);
+  process.exit(1);
+});
