@@ -13,7 +13,7 @@ async function main() {
   await ensureDependencies();
   await compile();
   const database = process.env.DATABASE_URL ? undefined : await startDatabase(join(ROOT, '.data/dev'));
-  const env = { ...process.env, DATABASE_URL: process.env.DATABASE_URL ?? database.url, PORT: String(API_PORT), API: `http://127.0.0.1:${API_PORT}` };
+  const env = { ...process.env, DATABASE_URL: process.env.DATABASE_URL || database.url, PORT: String(API_PORT), API: `http://127.0.0.1:${API_PORT}` };
   const [node, tsc] = tool('typescript/lib/tsc.js');
   const [, vite] = tool('vite/bin/vite.js');
   const keep = (args, cwd = ROOT) => spawn(node, args, { cwd, env, stdio: ['ignore', 'inherit', 'inherit'], detached: true });

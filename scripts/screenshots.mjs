@@ -58,13 +58,14 @@ const VIEWS = [
   { name: 'claim', steps: [openClaim('silicon'), click('[data-testid=checks] .fig')] },
   { name: 'ground', path: '/ground' },
   { name: 'book', path: '/book' },
+  { name: 'release-tall', path: '/release', viewport: { ...DESK, height: 1500 }, steps: [bandsDone, click('[data-testid=assumptions] summary')] },
   { name: 'evening', path: '/price', theme: 'evening', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'evening-shelf', path: '/shelf', theme: 'evening' },
   { name: 'phone-shelf', path: '/shelf', viewport: PHONE },
   { name: 'phone-price', path: '/price', viewport: PHONE },
 ];
 /** Taken for a look, not kept. */
-const NOT_KEPT = ['evening-shelf', 'phone-price', 'book', 'mix-check'];
+const NOT_KEPT = ['release-tall', 'evening-shelf', 'phone-price', 'book', 'mix-check'];
 
 async function take(browser, base, view) {
   const context = await browser.createBrowserContext();

@@ -27,7 +27,7 @@ async function main() {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
   try {
-    server = await startServer(process.env.DATABASE_URL ?? database.url, { port: PORT, sample, inherit: true });
+    server = await startServer(process.env.DATABASE_URL || database.url, { port: PORT, sample, inherit: true });
   } catch (error) {
     console.error(error.message);
     await shutDown(1);

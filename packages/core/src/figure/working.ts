@@ -1,4 +1,4 @@
-import { formatFixed, formatGiven, formatRange, isExact } from '../quantity/index.js';
+import { formatFixed, formatGivenRange, formatRange, isExact } from '../quantity/index.js';
 import { operandsOf, type Figure } from './figure.js';
 
 /** One line of a figure's working, as drawn in the margin and printed in reports. */
@@ -18,8 +18,8 @@ const isCurrency = (unit: string): boolean => /^[A-Z]{3}$/.test(unit);
 
 /** What was read is shown as it was read; what was computed, to four significant figures. */
 function amount({ value, unit, how }: Figure): string {
-  if (how.kind !== 'literal' || !isExact(value)) return formatRange(value, 4);
-  return isCurrency(unit) ? formatFixed(value.mid, 2) : formatGiven(value.mid);
+  if (how.kind !== 'literal' && how.kind !== 'assumption') return formatRange(value, 4);
+  return isCurrency(unit) && isExact(value) ? formatFixed(value.mid, 2) : formatGivenRange(value);
 }
 const shown = (figure: Figure): string => `${amount(figure)}${figure.unit ? ` ${figure.unit}` : ''}`;
 

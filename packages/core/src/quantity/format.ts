@@ -48,3 +48,6 @@ export function formatRange(range: Range | undefined, figures = 3): string {
   const high = formatNumber(range.high, figures);
   return low === high ? formatNumber(range.mid, figures) : `${low}–${high}`;
 }
+
+/** A range as it was given, no figure added. @example formatGivenRange({ low: 0.05, mid: 0.1, high: 0.2 }) // '0.05–0.2' */
+export const formatGivenRange = ({ low, mid, high }: Range): string => (low === high ? formatGiven(mid) : `${formatGiven(low)}–${formatGiven(high)}`);

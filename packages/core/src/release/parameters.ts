@@ -1,7 +1,7 @@
 import { assumption, type Figure } from '../figure/index.js';
 import { biologyFactor, type Medium } from '../ground/index.js';
 import type { Range } from '../quantity/index.js';
-import type { OrganicClass } from '../shelf/index.js';
+import { ORGANIC_CLASS_NAMES, type OrganicClass } from '../shelf/index.js';
 import {
   ORGANIC_LABELS, ORGANIC_PARAMETERS, ORGANIC_SOURCE, SHARED_PARAMETERS, WATER_FILLED_PORE_SPACE, type OrganicParameters, type Parameter,
 } from './defaults.js';
@@ -31,7 +31,7 @@ export function parametersFor(classes: readonly OrganicClass[], medium: Medium, 
   const organic = (key: keyof OrganicParameters): Figure => {
     const { label, unit } = ORGANIC_LABELS[key];
     return classes.length > 0
-      ? assumption(label, averageOf(classes, key), unit, `${ORGANIC_SOURCE}: ${classes.join(', ')}`)
+      ? assumption(label, averageOf(classes, key), unit, `${ORGANIC_SOURCE}: ${classes.map((c) => ORGANIC_CLASS_NAMES[c]).join('; ')}`)
       : assumption(label, 1, unit, 'no organic nitrogen: not used');
   };
   return {

@@ -56,7 +56,7 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
       deletedAt: removed ? { $ne: null } : null,
       ...(place ? { $or: [{ name: { $gt: place.name } }, { name: place.name, id: { $gt: place.id } }] } : {}),
     } as FilterQuery<Entity>;
-    const found = await this.em.find(this.entity, where, { orderBy: [{ name: 'asc' }, { id: 'asc' }] as never, limit: size + 1, populate: this.populate as never });
+    const found = await this.em.find(this.entity, where, { orderBy: [{ name: 'asc' }, { id: 'asc' }] as never, limit: size + 1, populate: this.populate as never, disableIdentityMap: true });
     const items = found.slice(0, size);
     const last = items.at(-1);
     return { items: items.map((e) => this.toRecord(e as Entity)), next: found.length > size && last ? encodeCursor(last) : null };

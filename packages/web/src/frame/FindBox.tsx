@@ -25,7 +25,7 @@ export function FindBox() {
   };
   return (
     <Combobox value={null} onChange={go} onClose={() => setQuery('')}>
-      <ComboboxInput id="find" aria-label="Find a bag or a stage" placeholder="Find a bag" autoComplete="off" className="field !w-32 xl:!w-40" value={query} onChange={(e) => setQuery(e.target.value)} />
+      <ComboboxInput id="find" aria-label="Find a bag or a stage" placeholder="Find a bag" autoComplete="off" className="field !w-28 sm:!w-32 xl:!w-40" value={query} onChange={(e) => setQuery(e.target.value)} />
       {wanted !== '' && (
         <ComboboxOptions anchor="bottom end" className="z-30 mt-1 w-80 border border-line-strong bg-paper py-1 shadow-md">
           {found.map((p) => (

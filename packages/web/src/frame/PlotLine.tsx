@@ -46,7 +46,7 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
           <FindBox />
           <UnitsPopover />
         </Suspense>
-        <button type="button" className="action" onClick={onKeys} title="Keys (?)"><Keyboard size={16} aria-hidden="true" /><span className="sr-only">Keys</span></button>
+        <button type="button" className="action !hidden sm:!inline-flex" onClick={onKeys} title="Keys (?)"><Keyboard size={16} aria-hidden="true" /><span className="sr-only">Keys</span></button>
       </span>
     </header>
   );

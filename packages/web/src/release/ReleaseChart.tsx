@@ -25,7 +25,7 @@ interface ReleaseChartProps {
 }
 
 const LAST = 26;
-const PLOT_HEIGHT = 276;
+const PLOT_HEIGHT = 236;
 const LABEL_GAP = 13;
 
 /** How far down each line's number moves so that numbers at the right edge do not cover each other, in pixels. */
@@ -42,7 +42,7 @@ function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): 
 export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
   const shift = labelShifts(points, courses);
   return (
-    <div className="h-[21rem]" role="img" aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}>
+    <div className="h-[18.5rem]" role="img" aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={[...points]} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatFixed, formatNumber, formatRange, nitrogenBalance, parseNumber, RELEASE_DAYS, type Band, type Figure } from '@wheat-ledger/core';
+import { formatFixed, formatGiven, formatGivenRange, formatNumber, formatRange, isExact, nitrogenBalance, parseNumber, RELEASE_DAYS, type Band, type Figure } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench, usePlot } from '../app/workspace';
@@ -101,8 +101,8 @@ function Assumptions({ courses }: { courses: readonly Course[] }) {
           {rows.map(({ figure, bags }) => (
             <tr key={figure.label + bags.join()}>
               <th scope="row">{figure.label}</th>
-              <td className="num">{formatNumber(figure.value.mid)}</td>
-              <td className="num">{formatRange(figure.value)}</td>
+              <td className="num">{formatGiven(figure.value.mid)}</td>
+              <td className="num">{isExact(figure.value) ? 'fixed' : formatGivenRange(figure.value)}</td>
               <td>{figure.unit}</td>
               <td className="text-faint">{figure.how.kind === 'assumption' ? figure.how.source : ''}{bags.length < courses.length && `; ${bags.join(', ')}`}</td>
             </tr>

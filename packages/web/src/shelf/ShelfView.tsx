@@ -32,7 +32,7 @@ function StandingBag({ record, product }: ShelfProduct) {
   const onBench = bench.some((p) => p.id === record.id);
   const warnings = useMemo(() => labelChecks(product).filter((f) => f.severity === 'warning').length, [product]);
   return (
-    <li className="flex w-[11.25rem] flex-col" data-testid="shelf-bag">
+    <li className="flex w-1/2 flex-col sm:w-[11.25rem]" data-testid="shelf-bag">
       <Link to={`/shelf/${record.id}`} className="flex justify-center px-2" title={`Open ${record.name}`}>
         <Bag product={product} basis={basis} />
       </Link>

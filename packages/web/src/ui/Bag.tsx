@@ -9,7 +9,7 @@ const TOP = 20;
 const FLOOR = 128;
 const SIDE = 10;
 /** Room for names beside the bag, and how close two of them may stand. */
-const NAMES_WIDTH = 54;
+const NAMES_WIDTH = 60;
 const NAME_GAP = 13;
 const MOST_NAMED = 7;
 
