@@ -138,6 +138,9 @@ test('mix: typed parts give the true analysis, and the recipe is kept', async ()
   await fill(page, 'Meant to be (if anything)', '23-0-25');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Half and half”/);
+  await fill(page, 'Name of the recipe', 'Half by half');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Half by half”/);
 });
 
 test('claims: a claim is taken apart, its dose is counted, the verdict says what decided it', async () => {

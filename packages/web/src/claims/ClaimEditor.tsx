@@ -4,15 +4,14 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
 import { analyteName, CROPS, judge, type Nutrient } from '@wheat-ledger/core';
-import { problemOf, useRecords, useRemoveMutation } from '../app/api';
-import { deskSlice } from '../app/slices';
-import { useAppDispatch } from '../app/store';
+import { useRecords } from '../app/api';
 import { usePlot, useShelf } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Swatch } from '../ui/patterns';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { claimText, readClaim, type ClaimText } from './claimText';
 import { JudgementSheet } from './JudgementSheet';
@@ -38,10 +37,9 @@ function NeedsBoxes() {
 
 function ClaimForm({ record }: { record?: ClaimRecord }) {
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
   const { shelf } = useShelf();
   const { plot } = usePlot();
-  const [removeRecord] = useRemoveMutation();
+  const takeOut = useTakeOut('claim', '/claims');
   const saved = useMemo((): ClaimText => (record ? claimText(record) : { statement: '', saidBy: '', productId: '', crop: plot?.crop ?? 'wheat', needs: [] }), [record, plot]);
   const textForm = useTextForm<ClaimText, ClaimInput>({ Input: ClaimInput, saved, version: record?.version, read: readClaim, draft: `claim.${record?.id ?? 'new'}` });
   const saving = useSaving({
@@ -56,12 +54,6 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
     const product = shelf.find((s) => s.record.id === text.productId)?.product;
     return product && judge(toClaim(readClaim(text).plain, product));
   }, [text, shelf]);
-  const takeOut = async (): Promise<void> => {
-    if (!record) return;
-    const result = await removeRecord({ kind: 'claim', record });
-    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : 'Took the claim out.', recordId: result.error ? undefined : record.id }));
-    if (!result.error) void navigate('/claims');
-  };
   const bags = [{ value: '', text: 'choose a bag' }, ...shelf.map((s) => ({ value: s.record.id, text: s.record.name }))];
   return (
     <Sheet title={record ? 'A claim, taken apart' : 'Take a claim apart'} question="One sentence, one bag, one crop; the numbers answer as you type.">
@@ -71,7 +63,7 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
         actions={
           <>
             <button type="button" className="action" onClick={() => void navigate('/claims')}>Back to the claims</button>
-            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
+            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, 'Took the claim out.')}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
           </>
         }
       >

@@ -5,8 +5,8 @@ import { format } from 'date-fns';
 import { PlotInput, toSite, type PlotRecord } from '@wheat-ledger/contract';
 import { CROPS, formatFixed, MEDIA, MEDIUM_NAMES, soilTemperature, TEXTURES } from '@wheat-ledger/core';
 import { Trash2 } from 'lucide-react';
-import { problemOf, useRecords, useRemoveMutation } from '../app/api';
-import { deskSlice, settingsSlice } from '../app/slices';
+import { useRecords } from '../app/api';
+import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
@@ -14,6 +14,7 @@ import { SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { blankPlot, MONTHS, plotText, readPlot, type PlotText } from './plotText';
 
@@ -41,7 +42,7 @@ function YearOfWarmth({ plot }: { plot: PlotInput }) {
 function PlotForm({ record }: { record?: PlotRecord }) {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const [removeRecord] = useRemoveMutation();
+  const takeOut = useTakeOut('plot', '/ground');
   const saved = useMemo(() => (record ? plotText(record) : blankPlot(format(new Date(), 'yyyy-MM-dd'))), [record]);
   const textForm = useTextForm<PlotText, PlotInput>({ Input: PlotInput, saved, version: record?.version, read: readPlot, draft: `plot.${record?.id ?? 'new'}` });
   const saving = useSaving({
@@ -56,18 +57,12 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   });
   const text = useWatch({ control: textForm.form.control }) as PlotText;
   const { plain, problems } = useMemo(() => readPlot(text), [text]);
-  const takeOut = async (): Promise<void> => {
-    if (!record) return;
-    const result = await removeRecord({ kind: 'plot', record });
-    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `Took “${record.name}” out.`, recordId: result.error ? undefined : record.id }));
-    if (!result.error) void navigate('/ground');
-  };
   return (
     <>
       <EditForm<'plot', PlotText>
         textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
         describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.areaM2} m².</>}
-        actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take this plot out</button>}
+        actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take this plot out</button>}
       >
         <FormPart title="The plot">
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">

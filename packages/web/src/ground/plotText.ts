@@ -1,5 +1,6 @@
-import type { FieldProblem, PlotInput, TemperatureInput } from '@wheat-ledger/contract';
-import { parseNumber, parseQuantity, type Medium, type Texture } from '@wheat-ledger/core';
+import type { PlotInput, TemperatureInput } from '@wheat-ledger/contract';
+import type { Medium, Texture } from '@wheat-ledger/core';
+import { given, Reader, whenTyped } from '../ui/reader';
 import type { ReadText } from '../ui/textForm';
 
 /** A plot as a person types it. */
@@ -35,24 +36,18 @@ export const plotText = (p: PlotInput): PlotText => ({
 });
 
 export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput } {
-  const problems: FieldProblem[] = [];
-  const number = (path: string, typed: string): number => {
-    const read = parseNumber(typed);
-    if (!read.ok) problems.push({ path, message: read.reason });
-    return read.ok ? read.value : 0;
-  };
-  const area = parseQuantity(text.area, 'area', 'm²');
-  if (!area.ok) problems.push({ path: 'area', message: area.reason });
+  const read = new Reader();
+  const number = (path: string, typed: string): number => read.number(path, typed) ?? 0;
   const temperature: TemperatureInput = text.kind === 'monthly'
     ? { kind: 'monthly', meansC: text.meansC.map((m, i) => number(`meansC.${i}`, m)) }
     : { kind: 'sine', meanC: number('meanC', text.meanC), amplitudeC: number('amplitudeC', text.amplitudeC), warmestDay: number('warmestDay', text.warmestDay) };
   const plain: PlotInput = {
     name: text.name.trim(),
-    areaM2: area.ok ? area.value * area.unit.factor : 1,
+    areaM2: read.canonical('area', text.area, 'area', 'm²') ?? 1,
     crop: text.crop, medium: text.medium as Medium, texture: text.texture as Texture,
-    ...(text.pH.trim() === '' ? {} : { pH: number('pH', text.pH) }),
+    ...given('pH', whenTyped(text.pH, () => number('pH', text.pH))),
     temperature,
     plantedOn: text.plantedOn,
   };
-  return { plain, problems };
+  return { plain, problems: read.problems };
 }

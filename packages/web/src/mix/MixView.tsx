@@ -4,15 +4,14 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import { useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
-import { problemOf, useRecords, useRemoveMutation } from '../app/api';
-import { deskSlice } from '../app/slices';
-import { useAppDispatch } from '../app/store';
+import { useRecords } from '../app/api';
 import { useBench, useShelf } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { CheckParts } from './CheckParts';
 import { MakeMix } from './MakeMix';
@@ -22,10 +21,9 @@ const TAB = 'cursor-pointer border-b-4 border-transparent px-3 py-1.5 font-slab 
 
 function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
   const { shelf } = useShelf();
   const { compared } = useBench();
-  const [removeRecord] = useRemoveMutation();
+  const takeOut = useTakeOut('recipe', '/mix');
   const saved = useMemo(() => (record ? recipeText(record) : blankRecipe()), [record]);
   const [tab, setTab] = useState(saved.parts.length > 0 ? 1 : 0);
   const textForm = useTextForm<RecipeText, RecipeInput>({ Input: RecipeInput, saved, version: record?.version, read: readRecipe, draft: `recipe.${record?.id ?? 'new'}` });
@@ -40,17 +38,11 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   const text = useWatch({ control: form.control }) as RecipeText;
   const bench = useMemo(() => compared, [compared]);
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
-  const takeOut = async (): Promise<void> => {
-    if (!record) return;
-    const result = await removeRecord({ kind: 'recipe', record });
-    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `Took “${record.name}” out.`, recordId: result.error ? undefined : record.id }));
-    if (!result.error) void navigate('/mix');
-  };
   return (
     <EditForm<'recipe', RecipeText>
       textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
       describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, target {newer.target || 'none'}, {newer.parts.length} parts.</>}
-      actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut()}><Trash2 size={16} aria-hidden="true" />Take this recipe out</button>}
+      actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take this recipe out</button>}
     >
       <TextField name="name" label="Name of the recipe" className="max-w-md" placeholder="needed to save it" />
       <TabGroup selectedIndex={tab} onChange={setTab}>

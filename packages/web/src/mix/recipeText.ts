@@ -1,5 +1,5 @@
-import type { FieldProblem, RecipeInput } from '@wheat-ledger/contract';
-import { parseNumber, parseQuantity } from '@wheat-ledger/core';
+import type { RecipeInput } from '@wheat-ledger/contract';
+import { Reader, rowsWith } from '../ui/reader';
 import type { ReadText } from '../ui/textForm';
 
 export interface PartText {
@@ -26,23 +26,16 @@ export const recipeText = (r: RecipeInput): RecipeText => ({
 
 /** Reads a typed recipe; parts without a product or a number are left out. */
 export function readRecipe(text: RecipeText): ReadText & { readonly plain: RecipeInput } {
-  const problems: FieldProblem[] = [];
-  const number = (path: string, typed: string): number => {
-    const read = parseNumber(typed);
-    if (!read.ok) problems.push({ path, message: read.reason });
-    return read.ok ? read.value : 0;
-  };
-  const batch = parseQuantity(text.batch, 'mass', 'kg');
-  if (!batch.ok) problems.push({ path: 'batch', message: batch.reason });
-  const rows = text.parts.map((part, i) => ({ part, i })).filter(({ part }) => part.productId !== '' && part.parts.trim() !== '');
+  const read = new Reader();
+  const rows = rowsWith(text.parts, (part) => part.productId !== '' && part.parts.trim() !== '');
   const plain: RecipeInput = {
     name: text.name.trim(),
     target: text.target.trim(),
     strength: text.strength as RecipeInput['strength'],
-    tolerance: number('tolerance', text.tolerance) / 100,
+    tolerance: (read.number('tolerance', text.tolerance) ?? 0) / 100,
     by: text.by as RecipeInput['by'],
-    parts: rows.map(({ part, i }) => ({ productId: part.productId, parts: number(`parts.${i}.parts`, part.parts) })),
-    batchKg: batch.ok ? batch.value * batch.unit.factor : 0,
+    parts: rows.map(([part, i]) => ({ productId: part.productId, parts: read.number(`parts.${i}.parts`, part.parts) ?? 0 })),
+    batchKg: read.canonical('batch', text.batch, 'mass', 'kg') ?? 0,
   };
-  return { plain, problems, rows: { parts: rows.map(({ i }) => i) } };
+  return { plain, problems: read.problems, rows: { parts: rows.map(([, i]) => i) } };
 }

@@ -45,7 +45,7 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
         <ol aria-label={`Ladder, ${unit}, dearest first`} style={{ marginLeft: edge }}>
           {rungs.map((r, i) => (
             <li key={r.product.id} className="absolute flex items-baseline gap-2 leading-tight" style={{ top: (labels[i] ?? r.y) - 11, left: edge + 2, right: 0 }}>
-              <span className="w-16 shrink-0 text-right font-slab text-[1.0625rem] font-semibold"><FigureButton figure={r.cost.figure}>{formatRange(r.cost.figure.value)}</FigureButton></span>
+              <span className="min-w-16 shrink-0 text-right whitespace-nowrap font-slab text-[1.0625rem] font-semibold"><FigureButton figure={r.cost.figure}>{formatRange(r.cost.figure.value)}</FigureButton></span>
               <span className="min-w-0 truncate">{r.product.name}</span>
               {r.tied && <span className="shrink-0 border border-line-strong px-1 text-xs">tie</span>}
             </li>

@@ -22,7 +22,9 @@ const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSorted
 const helper = createColumnHelper<typeof features, Row>();
 
 const CostCell = ({ cost }: { cost: Cost | undefined }) =>
-  !cost ? null : cost.kind === 'cost' ? <FigureButton figure={cost.figure} /> : <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>;
+  !cost ? null : cost.kind === 'cost' ? <FigureButton figure={cost.figure} />
+  : cost.kind === 'notDeclared' ? <span className="text-faint">–<span className="sr-only"> not declared</span></span>
+  : <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>;
 
 function rankWords(ranking: Ranking, product: Product): string {
   for (const [currency, list] of Object.entries(ranking.byCurrency)) {
@@ -55,7 +57,7 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="price-table">
-        <caption className="pb-1 text-left text-sm text-faint">Cost per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working.</caption>
+        <caption className="pb-1 text-left text-sm text-faint">Cost per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working; a dash is not declared.</caption>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>

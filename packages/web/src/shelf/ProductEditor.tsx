@@ -4,13 +4,12 @@ import { Trash2 } from 'lucide-react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { ProductInput, toProduct, type ProductRecord } from '@wheat-ledger/contract';
 import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, formulaText, MATERIALS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
-import { problemOf, useRecords, useRemoveMutation } from '../app/api';
-import { deskSlice } from '../app/slices';
-import { useAppDispatch } from '../app/store';
+import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { LabelMargin } from './LabelMargin';
 import { blankLine, blankOffer, blankProduct, productText, readProduct, type ProductText } from './productText';
@@ -77,8 +76,7 @@ function OfferRows() {
 
 function ProductForm({ record }: { record?: ProductRecord }) {
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
-  const [removeRecord] = useRemoveMutation();
+  const takeOut = useTakeOut('product', '/shelf');
   const saved = useMemo(() => (record ? productText(record) : blankProduct()), [record]);
   const textForm = useTextForm<ProductText, ProductInput>({ Input: ProductInput, saved, version: record?.version, read: readProduct, draft: `product.${record?.id ?? 'new'}` });
   const { form } = textForm;
@@ -91,12 +89,6 @@ function ProductForm({ record }: { record?: ProductRecord }) {
   });
   const typed = useWatch({ control: form.control }) as ProductText;
   const draft = useMemo(() => toProduct(readProduct(typed).plain, record?.id ?? 'draft'), [typed, record]);
-  const takeOff = async (): Promise<void> => {
-    if (!record) return;
-    const result = await removeRecord({ kind: 'product', record });
-    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `“${record.name}” was taken off the shelf.`, recordId: result.error ? undefined : record.id }));
-    if (!result.error) void navigate('/shelf');
-  };
   return (
     <Sheet title={record?.name ?? 'A new bag'} question={record ? 'What its label says, as it says it.' : 'Copy the label as it stands; the checks answer while you type.'}>
       <EditForm<'product', ProductText>
@@ -105,7 +97,7 @@ function ProductForm({ record }: { record?: ProductRecord }) {
         actions={
           <>
             <button type="button" className="action" onClick={() => { textForm.discardDraft(); void navigate('/shelf'); }}>Leave without saving</button>
-            {record && <button type="button" className="action ml-auto" onClick={() => void takeOff()}><Trash2 size={16} aria-hidden="true" />Take off the shelf</button>}
+            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `“${record.name}” was taken off the shelf.`)}><Trash2 size={16} aria-hidden="true" />Take off the shelf</button>}
           </>
         }
       >

@@ -1,5 +1,6 @@
-import { type AnalysisFigureInput, type DeclaredValueInput, type FieldProblem, type OfferInput, type ProductInput } from '@wheat-ledger/contract';
-import { parseDeclared, parseNumber, parseQuantity, printDeclared, type AnalysisUnit, type Analyte, type Basis, type DeclaredValue, type Dimension, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import type { AnalysisFigureInput, OfferInput, ProductInput } from '@wheat-ledger/contract';
+import { printDeclared, type AnalysisUnit, type Analyte, type Basis, type DeclaredValue, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { given, Reader, rowsWith, whenTyped } from '../ui/reader';
 import type { ReadText } from '../ui/textForm';
 
 export interface LineText {
@@ -56,35 +57,12 @@ export const productText = (p: ProductInput): ProductText => ({
   note: p.note,
 });
 
-/** Collects what could not be read while it reads. */
-class Reader {
-  readonly problems: FieldProblem[] = [];
-  private refuse(path: string, message: string): undefined {
-    this.problems.push({ path, message });
-    return undefined;
-  }
-  number(path: string, text: string): number | undefined {
-    const read = parseNumber(text);
-    return read.ok ? read.value : this.refuse(path, read.reason);
-  }
-  quantity(path: string, text: string, dimensions: readonly Dimension[], assumed?: string) {
-    const [first, ...others] = dimensions.map((d) => parseQuantity(text, d, assumed));
-    const read = [first, ...others].find((r) => r?.ok) ?? first;
-    return read?.ok ? read : this.refuse(path, read ? read.reason : '');
-  }
-  declared(path: string, text: string): DeclaredValueInput | undefined {
-    const read = parseDeclared(text);
-    return read.ok ? (read.value) : this.refuse(path, read.reason);
-  }
-}
-
 const wordsOf = (text: string): string[] => text.split(/[,;\n]/).map((w) => w.trim()).filter(Boolean);
-const given = <K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> => (value === undefined ? {} : ({ [key]: value } as Record<K, V>));
 
 function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | undefined {
   const path = `offers.${i}`;
   const size = read.quantity(`${path}.size`, offer.size, ['mass', 'volume']);
-  const price = offer.price.trim() === '' ? undefined : read.number(`${path}.price`, offer.price);
+  const price = whenTyped(offer.price, () => read.number(`${path}.price`, offer.price));
   if (!size) return undefined;
   return {
     size: size.value, unit: size.unit.symbol,
@@ -96,14 +74,11 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
 /** A typed price as an exact decimal: at least the two places money has, at most the four that are kept. */
 const decimalText = (price: number): string => price.toFixed(4).replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
 
-/** The rows something was typed in, each with its place. */
-const rowsWith = <T,>(rows: readonly T[], typed: (row: T) => boolean): (readonly [T, number])[] =>
-  rows.map((row, i) => [row, i] as const).filter(([row]) => typed(row));
 
 /** Reads typed text into a product; lines left blank are left out, everything else must read. */
 export function readProduct(text: ProductText): ReadText & { readonly plain: ProductInput } {
   const read = new Reader();
-  const density = text.densityKgPerL.trim() === '' ? undefined : read.quantity('densityKgPerL', text.densityKgPerL, ['density'], 'kg/L');
+  const density = whenTyped(text.densityKgPerL, () => read.canonical('densityKgPerL', text.densityKgPerL, 'density', 'kg/L'));
   const analysisRows = rowsWith(text.analysis, (line) => line.value.trim() !== '');
   const offerRows = rowsWith(text.offers, (offer) => offer.size.trim() !== '' || offer.price.trim() !== '');
   const analysis = analysisRows.flatMap(([line, i]): AnalysisFigureInput[] => {
@@ -111,13 +86,13 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     return value ? [{ analyte: line.analyte as Analyte, basis: line.basis as Basis, unit: line.unit as AnalysisUnit, provenance: line.provenance as Provenance, source: line.source, value }] : [];
   });
   const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i) ?? []);
-  const rate = text.labelRate.amount.trim() === '' ? undefined : read.quantity('labelRate.amount', text.labelRate.amount, ['arealRate', 'arealVolume'], 'g/m²');
+  const rate = whenTyped(text.labelRate.amount, () => read.quantity('labelRate.amount', text.labelRate.amount, ['arealRate', 'arealVolume'], 'g/m²'));
   const perYear = rate && read.number('labelRate.perYear', text.labelRate.perYear);
-  const days = text.longevity.days.trim() === '' ? undefined : read.number('longevity.days', text.longevity.days);
+  const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
   const plain: ProductInput = {
     name: text.name.trim(), seller: text.seller.trim(), form: text.form as ProductForm,
-    ...given('densityKgPerL', density && density.value * density.unit.factor),
+    ...given('densityKgPerL', density),
     ...given('grade', text.grade.trim() || undefined),
     analysis,
     derivedFrom: wordsOf(text.derivedFrom),

@@ -53,6 +53,15 @@ test('typing is kept through a reload, over the version it was typed on, and can
   expect([held.base, readKept('draft.test')]).toEqual([3, undefined]);
 });
 
+test('after a save the next one is over the version just made, and typing holds the version it began on', async () => {
+  const { rerender } = render(<Form version={1} />);
+  await userEvent.type(screen.getByLabelText('Claim'), '!');
+  rerender(<Form version={2} />);
+  expect(held.base).toBe(1);
+  act(() => held.forgetDraft());
+  expect(held.base).toBe(2);
+});
+
 test('the server’s refusal lands on its field', async () => {
   render(<Form />);
   act(() => held.showProblems([{ path: 'statement', message: 'That was said before.' }]));

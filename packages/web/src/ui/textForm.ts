@@ -78,7 +78,8 @@ export function useTextForm<Text extends FieldValues, Input extends object>({ In
   const [found] = useState(() => readKept<Draft<Text>>(key));
   const [draftFrom, setDraftFrom] = useState(found?.at);
   // A draft keeps the version it was typed over, so that saving it cannot silently undo what others changed since.
-  const [base, setBase] = useState(found ? found.version : version);
+  const [held, setHeld] = useState<Pick<Draft<Text>, 'version'> | undefined>(found);
+  const base = held ? held.version : version;
   const form = useForm<Text>({ defaultValues: saved as DefaultValues<Text>, resolver: textResolver(Input, read), mode: 'onTouched' });
   const { reset, watch, setError } = form;
 
@@ -89,22 +90,24 @@ export function useTextForm<Text extends FieldValues, Input extends object>({ In
   const silent = useRef(false);
   useEffect(() => {
     const watching = watch((text) => {
-      if (!silent.current) writeKept(key, { text, at: new Date().toISOString(), version: base } satisfies Draft<unknown>);
+      if (silent.current) return;
+      setHeld((before) => before ?? { version });
+      writeKept(key, { text, at: new Date().toISOString(), version: base } satisfies Draft<unknown>);
     });
     return () => watching.unsubscribe();
-  }, [watch, key, base]);
+  }, [watch, key, base, version]);
 
   const forgetDraft = useCallback(() => {
     writeKept(key, undefined);
     setDraftFrom(undefined);
+    setHeld(undefined);
   }, [key]);
   const discardDraft = useCallback(() => {
     silent.current = true;
     reset(saved);
     silent.current = false;
-    setBase(version);
     forgetDraft();
-  }, [reset, saved, version, forgetDraft]);
+  }, [reset, saved, forgetDraft]);
   const showProblems = useCallback(
     (problems: readonly FieldProblem[]) => {
       const typed = form.getValues();

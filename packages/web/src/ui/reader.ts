@@ -1,0 +1,45 @@
+import type { DeclaredValueInput, FieldProblem } from '@wheat-ledger/contract';
+import { parseDeclared, parseNumber, parseQuantity, type Dimension, type ParsedQuantity } from '@wheat-ledger/core';
+
+/** Reads typed text field by field and collects, with its path, what could not be read. */
+export class Reader {
+  readonly problems: FieldProblem[] = [];
+
+  private refuse(path: string, message: string): undefined {
+    this.problems.push({ path, message });
+    return undefined;
+  }
+
+  number(path: string, text: string): number | undefined {
+    const read = parseNumber(text);
+    return read.ok ? read.value : this.refuse(path, read.reason);
+  }
+
+  /** A quantity of one of several kinds, the first being what is asked for when none fits. */
+  quantity(path: string, text: string, dimensions: readonly Dimension[], assumed?: string): Extract<ParsedQuantity, { ok: true }> | undefined {
+    const reads = dimensions.map((d) => parseQuantity(text, d, assumed));
+    const read = reads.find((r) => r.ok) ?? reads[0];
+    return read?.ok ? read : this.refuse(path, read ? read.reason : '');
+  }
+
+  /** A quantity in canonical units. */
+  canonical(path: string, text: string, dimension: Dimension, assumed: string): number | undefined {
+    const read = this.quantity(path, text, [dimension], assumed);
+    return read && read.value * read.unit.factor;
+  }
+
+  declared(path: string, text: string): DeclaredValueInput | undefined {
+    const read = parseDeclared(text);
+    return read.ok ? (read.value) : this.refuse(path, read.reason);
+  }
+}
+
+/** Reads a field only when something was typed in it. */
+export const whenTyped = <T,>(text: string, read: () => T): T | undefined => (text.trim() === '' ? undefined : read());
+
+/** A field of an object, or nothing at all when there is no value. */
+export const given = <K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> => (value === undefined ? {} : ({ [key]: value } as Record<K, V>));
+
+/** The rows something was typed in, each with its place. */
+export const rowsWith = <T,>(rows: readonly T[], typed: (row: T) => boolean): (readonly [T, number])[] =>
+  rows.map((row, i) => [row, i] as const).filter(([row]) => typed(row));
