@@ -1,2 +1,3 @@
 export * from './atoms.js';
 export * from './nutrients.js';
+export * from './formula.js';

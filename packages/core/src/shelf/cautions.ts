@@ -7,6 +7,8 @@ const CAUTIONS: Readonly<Partial<Record<Trait, string>>> = {
   pathogens: 'Manures and home ferments carry germs: keep the interval before harvesting anything eaten raw that your local rules ask for, and never seal a fermenting vessel.',
   oxidiser: 'An oxidiser: storage is regulated. Follow the label and local code; this ledger gives no advice on it.',
   lime: 'Caustic when damp: protect eyes and skin. Follow the label.',
+  metals: 'Can carry heavy metals: ask the seller for figures, and count the yearly load against the limit of your own country. No figure given is unknown, not clean.',
+  poisonousToPets: 'Poisonous to dogs and other animals: keep it where they cannot eat it.',
   chloride: 'Brings chloride: some crops do not bear it, and it is salt in dry soil.',
   sodium: 'Brings sodium, which harms the structure of clay soils.',
 };

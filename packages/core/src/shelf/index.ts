@@ -7,3 +7,5 @@ export * from './labelChecks.js';
 export * from './packageMass.js';
 export * from './declaredValue.js';
 export * from './cautions.js';
+export * from './label/index.js';
+export * from './library/index.js';

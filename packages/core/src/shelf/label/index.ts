@@ -1,0 +1,3 @@
+export * from './reading.js';
+export * from './readLabel.js';
+export { analyteNamed, type NamedAnalyte } from './names.js';

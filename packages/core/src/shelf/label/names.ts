@@ -1,0 +1,76 @@
+import type { Analyte, Basis } from '../../nutrient/index.js';
+
+/** What a name on a label stands for. `part` names a share of a nutrient that is already counted in its total. */
+export type NamedAnalyte =
+  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
+  | { readonly kind: 'part'; readonly of: string }
+  | { readonly kind: 'protein' }
+  | { readonly kind: 'moisture' }
+  | { readonly kind: 'dryMatter' };
+
+const is = (analyte: Analyte, basis: Basis = 'element'): NamedAnalyte => ({ kind: 'analyte', analyte, basis });
+const part = (of: string): NamedAnalyte => ({ kind: 'part', of });
+
+/**
+ * Names as labels print them, the most particular first: the first that fits is taken. Spelling with ph or f, hyphens
+ * and case do not matter; the name is compared without brackets and the words "soluble in …".
+ */
+const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
+  [/\b(crude )?protein\b/, { kind: 'protein' }],
+  [/\bmoisture\b|\bwater content\b/, { kind: 'moisture' }],
+  [/\bdry (matter|substance)\b/, { kind: 'dryMatter' }],
+
+  [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
+  [/\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
+  [/\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b/, is('N.waterInsoluble')],
+  [/\bwater soluble (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
+  [/\b(nitrate|nitric) ?(nitrogen|n)\b|\bno3 ?n\b|\bnitrogen as nitrate\b|\bn as no3\b/, is('N.nitrate')],
+  [/\bnitrate\b|\bno3\b/, is('N.nitrate', 'NO3')],
+  [/\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\bnitrogen as ammonium\b|\bn as nh4\b/, is('N.ammoniacal')],
+  [/\bammonium\b|\bnh4\b/, is('N.ammoniacal', 'NH4')],
+  [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\bnitrogen as urea\b/, is('N.urea')],
+  [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$/, is('N')],
+
+  [/\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/, is('P', 'P2O5')],
+  [/\bphosphorus\b|\btotal p\b|^p$/, is('P')],
+  [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],
+  [/\bpotassium\b|\btotal k\b|^k$/, is('K')],
+
+  [/\bcalcium carbonate\b|\bcaco3\b/, is('Ca', 'CaCO3')],
+  [/\bcalcium oxide\b|\bcao\b/, is('Ca', 'CaO')],
+  [/\b(water soluble) calcium\b/, part('calcium')],
+  [/\bcalcium\b|^ca$/, is('Ca')],
+  [/\bmagnesium oxide\b|\bmgo\b|\bmagnesia\b/, is('Mg', 'MgO')],
+  [/\bwater soluble magnesium\b/, part('magnesium')],
+  [/\bmagnesium\b|^mg$/, is('Mg')],
+  [/\bsul(f|ph)ur(ic)? (trioxide|anhydride)\b|\bso3\b/, is('S', 'SO3')],
+  [/\b(free|combined|elemental) sul(f|ph)ur\b/, part('sulfur')],
+  [/\bsul(f|ph)ur\b|^s$/, is('S')],
+  [/\bsodium oxide\b|\bna2o\b/, is('Na', 'Na2O')],
+  [/\bsodium\b|^na$/, is('Na')],
+  [/\bsilicon dioxide\b|\bsilica\b|\bsio2\b/, is('Si', 'SiO2')],
+  [/\bsilicon\b|^si$/, is('Si')],
+  [/\bchlor(ide|ine)\b|^cl$/, is('Cl')],
+
+  [/\b(chelated|water soluble) (iron|manganese|zinc|copper|boron|molybdenum)\b/, part('a trace element')],
+  [/\biron\b|^fe$/, is('Fe')], [/\bmanganese\b|^mn$/, is('Mn')], [/\bzinc\b|^zn$/, is('Zn')], [/\bcopper\b|^cu$/, is('Cu')],
+  [/\bboron\b|^b$/, is('B')], [/\bmolybdenum\b|^mo$/, is('Mo')], [/\bnickel\b|^ni$/, is('Ni')], [/\bcobalt\b|^co$/, is('Co')],
+  [/\bselenium\b|^se$/, is('Se')], [/\barsenic\b|^as$/, is('As')], [/\bcadmium\b|^cd$/, is('Cd')], [/\blead\b|^pb$/, is('Pb')],
+  [/\bmercury\b|^hg$/, is('Hg')], [/\bchromium\b|^cr$/, is('Cr')],
+];
+
+/** A printed name made comparable: lower case, subscripts as digits, hyphens as spaces, no brackets but those that hold a symbol. */
+export const plainName = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d)))
+    .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim();
+
+/** What a printed name stands for, or undefined when it is none that is known. @example analyteNamed('Available Phosphate (P2O5)') // P as P2O5 */
+export function analyteNamed(text: string): NamedAnalyte | undefined {
+  const name = plainName(text);
+  // A bracketed formula says the basis outright, whatever word stands before it: "Phosphorus (P2O5)".
+  return name.length > 0 && name.length <= 120 ? NAMES.find(([pattern]) => pattern.test(name))?.[1] : undefined;
+}

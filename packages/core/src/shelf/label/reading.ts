@@ -1,0 +1,31 @@
+import type { Analyte, Basis } from '../../nutrient/index.js';
+import type { Finding } from '../labelChecks.js';
+import type { AnalysisFigure, LabelRate } from '../product.js';
+
+/** What a line of a label was taken to be. */
+export type LineKind = 'grade' | 'analysis' | 'part' | 'derivedFrom' | 'package' | 'density' | 'rate' | 'heading' | 'setAside' | 'blank' | 'notUnderstood';
+
+export interface LabelLine {
+  /** From 1, as people count. */
+  readonly number: number;
+  readonly text: string;
+  readonly kind: LineKind;
+  /** What it was taken to be, in words; empty for a blank line. */
+  readonly says: string;
+  readonly figures: readonly AnalysisFigure[];
+}
+
+/** A person's word on a line the program misread. */
+export type Correction = { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis } | { readonly kind: 'ignore' };
+
+export interface LabelReading {
+  readonly lines: readonly LabelLine[];
+  readonly grade: string | undefined;
+  readonly analysis: readonly AnalysisFigure[];
+  readonly derivedFrom: readonly string[];
+  readonly packages: readonly { readonly size: number; readonly unit: string }[];
+  readonly densityKgPerL: number | undefined;
+  readonly labelRate: LabelRate | undefined;
+  /** What contradicts, or had to be supposed about the whole label. */
+  readonly findings: readonly Finding[];
+}
