@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsISO8601, Matches, ValidateNested } from 'class-validator';
-import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, PRODUCT_FORMS, PROVENANCES, unitsOf, type Analyte, type AnalysisUnit, type Basis, type ProductForm, type Provenance } from '@wheat-ledger/core';
-import { EachText, Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
+import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, ORIGINS, PRODUCT_FORMS, PROVENANCES, unitsOf, type Analyte, type AnalysisUnit, type Basis, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { EachOneOf, EachText, Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
 
 export const BASES: readonly Basis[] = ['element', ...COMPOUND_BASES];
 export const PACKAGE_UNITS: readonly string[] = [...unitsOf('mass'), ...unitsOf('volume')];
@@ -79,6 +79,11 @@ export class OfferInput {
   @IsISO8601({ strict: true }, { message: 'Read "$value", expected a date such as 2026-03-14.' })
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Read "$value", expected a date such as 2026-03-14.' })
   seenOn?: string;
+
+  /** Who asked that price, when it is not the product's own seller. */
+  @Maybe()
+  @Text(0, 120, 'a seller')
+  seller?: string;
 }
 
 export class LabelRateInput {
@@ -98,6 +103,23 @@ export class LongevityInput {
 
   @NumberBetween(0, 40, 'a reference temperature in °C')
   referenceC!: number;
+}
+
+/** Whether a body of the grower's own country lists it for organic growing. Not looked up is unknown, not no. */
+export class OrganicInput {
+  @OneOf(['yes', 'no', 'unknown'], 'yes, no or unknown')
+  status!: 'yes' | 'no' | 'unknown';
+
+  @Text(0, 120, 'a body')
+  body!: string;
+}
+
+export class StockInput {
+  @NumberBetween(0, 1e6, 'an amount')
+  amount!: number;
+
+  @OneOf(PACKAGE_UNITS, 'a unit of weight or volume')
+  unit!: string;
 }
 
 export class ProductInput {
@@ -147,4 +169,42 @@ export class ProductInput {
 
   @Text(0, 2000, 'a note')
   note!: string;
+
+  /** The label's own words, as pasted. */
+  @Maybe()
+  @Text(0, 20_000, 'the text of a label')
+  labelText?: string;
+
+  @Maybe()
+  @ValidateNested()
+  @Type(() => OrganicInput)
+  organic?: OrganicInput;
+
+  @Maybe()
+  @IsArray()
+  @ArrayMaxSize(5, { message: 'Expected at most 5 origins.' })
+  @EachOneOf(ORIGINS, 'an origin')
+  origins?: Origin[];
+
+  @Maybe()
+  @NumberBetween(0.5, 1000, 'a C:N ratio')
+  carbonToNitrogen?: number;
+
+  @Maybe()
+  @NumberBetween(0, 200, 'a salt index')
+  saltIndex?: number;
+
+  /** kg CaCO3 equivalent per 100 kg; negative acidifies. */
+  @Maybe()
+  @NumberBetween(-400, 250, 'a liming effect')
+  limingPer100Kg?: number;
+
+  @Maybe()
+  @ValidateNested()
+  @Type(() => StockInput)
+  stock?: StockInput;
+
+  @Maybe()
+  @Text(0, 500, 'a note on storage')
+  storage?: string;
 }

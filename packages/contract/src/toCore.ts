@@ -23,6 +23,7 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   offers: input.offers.map((o) => ({ size: o.size, unit: o.unit, price: o.price ?? undefined, seenOn: o.seenOn ?? undefined })),
   labelRate: input.labelRate ?? undefined,
   longevity: input.longevity ?? undefined,
+  carbonToNitrogen: input.carbonToNitrogen ?? undefined,
 });
 
 const toTemperature = (t: TemperatureInput): Site['temperature'] =>

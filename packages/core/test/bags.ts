@@ -14,7 +14,7 @@ export const line = (analyte: Analyte, amount: Amount, basis: Basis = 'element',
 
 /** A product with nothing said of it but what is given. */
 export const bag = (given: Partial<Product> = {}): Product => ({
-  id: given.name ?? 'bag', name: 'Test bag', form: 'granule', densityKgPerL: undefined, grade: undefined, analysis: [], derivedFrom: [], offers: [], labelRate: undefined, longevity: undefined, ...given,
+  id: given.name ?? 'bag', name: 'Test bag', form: 'granule', densityKgPerL: undefined, grade: undefined, analysis: [], derivedFrom: [], offers: [], labelRate: undefined, longevity: undefined, carbonToNitrogen: undefined, ...given,
 });
 
 export const priced = (size: number, unit: string, amount: string, currency = 'EUR') => ({ size, unit, price: { amount, currency }, seenOn: undefined });

@@ -1,4 +1,4 @@
-import { assumption, type Figure } from '../figure/index.js';
+import { assumption, literal, type Figure } from '../figure/index.js';
 import { biologyFactor, type Medium } from '../ground/index.js';
 import type { Range } from '../quantity/index.js';
 import { ORGANIC_CLASS_NAMES, type OrganicClass } from '../shelf/index.js';
@@ -26,8 +26,8 @@ export function volatileParameter(pH: number | undefined): Parameter {
   return pH <= 7.5 ? SHARED_PARAMETERS.volatileTo75 : SHARED_PARAMETERS.volatileAbove75;
 }
 
-/** The parameters of a run for a material class, a medium and a soil pH, each an assumption to be named and replaced. */
-export function parametersFor(classes: readonly OrganicClass[], medium: Medium, pH: number | undefined): ParameterFigures {
+/** The parameters of a run for a material class, a medium and a soil pH, each an assumption to be named and replaced; a measured C:N replaces the class average. */
+export function parametersFor(classes: readonly OrganicClass[], medium: Medium, pH: number | undefined, measuredCN?: number): ParameterFigures {
   const organic = (key: keyof OrganicParameters): Figure => {
     const { label, unit } = ORGANIC_LABELS[key];
     return classes.length > 0
@@ -47,7 +47,7 @@ export function parametersFor(classes: readonly OrganicClass[], medium: Medium, 
     fastShare: organic('fastShare'),
     kFastPerDay: organic('kFastPerDay'),
     kSlowPerDay: organic('kSlowPerDay'),
-    carbonToNitrogen: organic('carbonToNitrogen'),
+    carbonToNitrogen: measuredCN === undefined ? organic('carbonToNitrogen') : literal(ORGANIC_LABELS.carbonToNitrogen.label, measuredCN, 'kg/kg', 'measured', 'product record'),
     biology: biologyFactor(medium),
     waterFilled: asFigure(WATER_FILLED_PORE_SPACE),
   };

@@ -33,6 +33,12 @@ test('surface loss follows soil pH: 10, 20, 35 % at the middle; unknown pH is sa
   expect(unknown.assumptions.map((a) => a.label)).toContain('share of urea lost as ammonia from the surface, soil pH not known');
 });
 
+test('a measured C:N replaces the class average and is no longer an assumption', () => {
+  const measured = run({ ...straw, carbonToNitrogen: 25 }, wheatStrip, IN);
+  expect(measured.run.mineral[182]).toBeGreaterThan(run(straw, wheatStrip, IN).run.mineral[182]!);
+  expect(assumptionsIn(measured.available).map((a) => a.label)).not.toContain('C:N of the material');
+});
+
 test('straw is below zero in the middle of the season', () => expect(Math.min(...run(straw, wheatStrip, IN).run.mineral)).toBeLessThan(-0.1));
 
 test('what cannot be followed says why', () => expect(productRelease(bag({ analysis: [line('K', 50)] }), wheatStrip, IN)).toMatchObject({ kind: 'unknown', why: 'no nitrogen is declared' }));

@@ -42,7 +42,7 @@ export const siteTemperature = (site: Site): readonly number[] =>
 export function productRelease(product: Product, site: Site, placement: Placement, temperatureC = siteTemperature(site)): ProductRelease {
   const reading = nitrogenPools(product);
   if (reading.kind === 'unknown') return { kind: 'unknown', product, why: reading.why };
-  const parameters = parametersFor(reading.classes, site.medium, site.pH);
+  const parameters = parametersFor(reading.classes, site.medium, site.pH, product.carbonToNitrogen);
   const around: Surroundings = { temperatureC, daysOnSurface: placement.daysOnSurface, longevity: product.longevity };
   const run = simulate(reading.pools, around, numbersFrom(parameters));
   const assumptions = relevantParameters(reading.pools, parameters, placement.daysOnSurface);

@@ -59,4 +59,10 @@ export interface Product {
   readonly offers: readonly Offer[];
   readonly labelRate: LabelRate | undefined;
   readonly longevity: Longevity | undefined;
+  /** Measured C:N, which replaces the class average in the release model. */
+  readonly carbonToNitrogen: number | undefined;
 }
+
+/** Where a material comes from, for those who choose by it. */
+export const ORIGINS = ['animal', 'plant', 'mineral', 'synthetic', 'waste'] as const;
+export type Origin = (typeof ORIGINS)[number];

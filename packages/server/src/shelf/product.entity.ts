@@ -1,6 +1,6 @@
 import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
-import type { LabelRateInput, LongevityInput } from '@wheat-ledger/contract';
-import type { AnalysisUnit, Analyte, Basis, ProductForm, Provenance } from '@wheat-ledger/core';
+import type { LabelRateInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
+import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
 
 @Entity({ tableName: 'product' })
@@ -28,6 +28,30 @@ export class ProductEntity extends Stored {
 
   @Property({ type: 'text' })
   note!: string;
+
+  @Property({ type: 'text', fieldName: 'label_text', nullable: true })
+  labelText: string | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  organic: OrganicInput | null = null;
+
+  @Property({ type: 'text[]', nullable: true })
+  origins: Origin[] | null = null;
+
+  @Property({ type: 'double', fieldName: 'carbon_to_nitrogen', nullable: true })
+  carbonToNitrogen: number | null = null;
+
+  @Property({ type: 'double', fieldName: 'salt_index', nullable: true })
+  saltIndex: number | null = null;
+
+  @Property({ type: 'double', fieldName: 'liming_per_100_kg', nullable: true })
+  limingPer100Kg: number | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  stock: StockInput | null = null;
+
+  @Property({ type: 'text', nullable: true })
+  storage: string | null = null;
 
   @OneToMany({ entity: () => AnalysisLine, mappedBy: (line) => line.product, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
   analysis = new Collection<AnalysisLine>(this);
@@ -104,4 +128,7 @@ export class OfferLine {
 
   @Property({ type: 'date', fieldName: 'seen_on', nullable: true })
   seenOn: string | null = null;
+
+  @Property({ type: 'text', nullable: true })
+  seller: string | null = null;
 }

@@ -7,6 +7,10 @@ import { RecordStore } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AnalysisLine, OfferLine, ProductEntity } from './product.entity.js';
 
+/** Fields that may be missing and are kept as they are. */
+const PLAIN_FIELDS = ['labelText', 'origins', 'carbonToNitrogen', 'saltIndex', 'limingPer100Kg', 'storage'] as const;
+const OBJECT_FIELDS = ['labelRate', 'longevity', 'organic', 'stock'] as const;
+
 @Injectable()
 export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
   readonly kind = 'product';
@@ -38,23 +42,23 @@ export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
       grade: input.grade || null,
       labelRate: input.labelRate ? (instanceToPlain(input.labelRate) as LabelRateInput) : null,
       longevity: input.longevity ? (instanceToPlain(input.longevity) as LongevityInput) : null,
+      organic: input.organic ? instanceToPlain(input.organic) : null,
+      stock: input.stock ? instanceToPlain(input.stock) : null,
+      ...Object.fromEntries(PLAIN_FIELDS.map((field) => [field, input[field] ?? null])),
     });
     product.analysis.set(input.analysis.map((line, position) => em.create(AnalysisLine, { product, position, ...analysisColumns(line) })));
     product.offers.set(input.offers.map((offer, position) => em.create(OfferLine, { product, position, ...offerColumns(offer) })));
   }
 
   protected toInput(product: ProductEntity): ProductInput {
-    const { name, seller, form, densityKgPerL, grade, derivedFrom, labelRate, longevity, note } = product;
+    const { name, seller, form, derivedFrom, note } = product;
     return {
       name, seller, form,
-      ...(densityKgPerL === null ? {} : { densityKgPerL }),
-      ...(grade === null ? {} : { grade }),
       analysis: product.analysis.getItems().map(toAnalysis),
       derivedFrom,
       offers: product.offers.getItems().map(toOffer),
-      ...(labelRate === null ? {} : { labelRate }),
-      ...(longevity === null ? {} : { longevity }),
       note,
+      ...Object.fromEntries([...OBJECT_FIELDS, ...PLAIN_FIELDS, 'densityKgPerL' as const, 'grade' as const].flatMap((field) => (product[field] === null ? [] : [[field, product[field]]]))),
     };
   }
 }
@@ -80,14 +84,15 @@ const toAnalysis = (line: AnalysisLine): AnalysisFigureInput => {
   return { analyte, basis, value: toValue(line), unit, provenance, source };
 };
 
-const offerColumns = ({ size, unit, price, seenOn }: OfferInput) => ({
-  size, unit, price: price?.amount ?? null, currency: price?.currency ?? null, seenOn: seenOn ?? null,
+const offerColumns = ({ size, unit, price, seenOn, seller }: OfferInput) => ({
+  size, unit, price: price?.amount ?? null, currency: price?.currency ?? null, seenOn: seenOn ?? null, seller: seller || null,
 });
 
-const toOffer = ({ size, unit, price, currency, seenOn }: OfferLine): OfferInput => ({
+const toOffer = ({ size, unit, price, currency, seenOn, seller }: OfferLine): OfferInput => ({
   size, unit,
   ...(price !== null && currency !== null ? { price: { amount: plainAmount(price), currency } } : {}),
   ...(seenOn === null ? {} : { seenOn }),
+  ...(seller === null ? {} : { seller }),
 });
 
 /** The database keeps four decimals; show the two that money has unless more were given. */

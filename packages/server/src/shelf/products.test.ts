@@ -15,7 +15,8 @@ test('a product comes back as it was sent, with an id and a version', async () =
       { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'lab slip' },
       { analyte: 'N.urea', basis: 'element', value: { kind: 'number', value: 0.1 }, unit: '% w/v', provenance: 'label', source: '' },
     ],
-    offers: [{ size: 1, unit: 'L', price: { amount: '8.7575', currency: 'EUR' } }, { size: 5, unit: 'US gal' }],
+    offers: [{ size: 1, unit: 'L', price: { amount: '8.7575', currency: 'EUR' }, seller: 'Another seller' }, { size: 5, unit: 'US gal' }],
+    labelText: 'Nitrogen 0.5 %\nPhosphate < 20 mg/kg', organic: { status: 'unknown', body: '' }, origins: ['plant', 'waste'], carbonToNitrogen: 12.5, saltIndex: 46.1, limingPer100Kg: -5.5, stock: { amount: 3.5, unit: 'kg' }, storage: 'dry, away from seed',
   });
   const made = await t.http.post('/api/v1/products').send(sent).expect(201);
   expect(made.headers['etag']).toBe('"1"');

@@ -45,4 +45,5 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   offers: [],
   labelRate: undefined,
   longevity: undefined,
+  carbonToNitrogen: undefined,
 });
