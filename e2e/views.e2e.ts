@@ -16,9 +16,10 @@ beforeAll(async () => {
   const list = async (path: string): Promise<Named[]> => (await ledger.api<{ items: Named[] }>(`${path}?limit=500`)).items;
   const products = await list('products');
   const id = (name: string): string => products.find((p) => p.name === name)?.id ?? '';
-  kept = { bench: ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Holdstone Zeolite', 'Barn straw'].map((name) => ({ id: id(name), aside: false })) };
+  kept = { 'draft.label': { text: 'Meadow feed 5-3-4\nNitrogen 5 %\nVitality 12 %\nDerived from: muriate of potash', paper: 'label', corrections: {} }, bench: ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Holdstone Zeolite', 'Barn straw'].map((name) => ({ id: id(name), aside: false })) };
   Object.assign(VIEWS, {
     shelf: '/shelf', 'a bag': `/shelf/${id('Hobbingate Steady Prills')}`, price: '/price', release: '/release', mix: `/mix/${(await list('recipes'))[0]?.id}`,
+    'the label desk': '/shelf/label', materials: '/shelf/materials',
     claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', book: '/book',
   });
 });
@@ -36,7 +37,7 @@ async function show(path: string, size?: { width: number; height: number }, them
   await page.waitForSelector('#find');
   return page;
 }
-const NAMES = ['shelf', 'a bag', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'book'];
+const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'book'];
 
 describe.each(['day', 'evening'])('in the light of %s', (theme) => {
   test.each(NAMES)('axe finds nothing serious on %s', async (name) => {

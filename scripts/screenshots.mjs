@@ -24,6 +24,15 @@ const click = (selector) => async (page) => {
   await page.waitForSelector(selector);
   await page.click(selector);
 };
+const LABEL = `Ridgeway Meadow Feed 5-3-4
+Total Nitrogen (N) ........ 5.0%
+   1.0% Ammoniacal Nitrogen
+   3.5% Water Insoluble Nitrogen
+Available Phosphate (P2O5) .. 3.0%
+Soluble Potash (K2O) ........ 4.0%
+Vitality factor 12 %
+Derived from: feather meal, bone meal, muriate of potash
+Net weight 20 kg`;
 /** The sheet is there, its fonts too, and nothing has moved for a moment. */
 const settled = async (page) => {
   await page.waitForSelector('main h1');
@@ -50,6 +59,8 @@ const openClaim = (part) => async (page, { api }) => {
 const VIEWS = [
   { name: 'shelf', path: '/shelf' },
   { name: 'bag', steps: [openNamed('Hobbingate Steady Prills')] },
+  { name: 'label-desk', path: '/shelf/label', steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)] },
+  { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
   { name: 'price', path: '/price', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'release', path: '/release', steps: [bandsDone] },
   { name: 'mix', steps: [openRecipe('Spring feed for the leeks'), (page) => page.waitForSelector('[data-testid=weigh-out]')] },

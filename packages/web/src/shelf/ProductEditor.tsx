@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { ProductInput, toProduct, type ProductRecord } from '@wheat-ledger/contract';
-import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, formulaText, MATERIALS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
+import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, formulaText, MATERIALS, ORIGINS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
@@ -61,11 +61,12 @@ function OfferRows() {
   return (
     <>
       {fields.map((field, i) => (
-        <div key={field.id} className="mb-2 grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.2fr_1fr_5rem_1.2fr_2rem] [&>*]:min-w-0">
+        <div key={field.id} className="mb-2 grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.1fr_0.9fr_4.5rem_1.1fr_1.1fr_2rem] [&>*]:min-w-0">
           <TextField name={`offers.${i}.size`} label={i === 0 ? 'Package' : `Package ${i + 1}`} placeholder="20 kg, 50 lb, 1 L" />
           <TextField name={`offers.${i}.price`} label="Price" placeholder="24.90" inputMode="decimal" />
           <TextField name={`offers.${i}.currency`} label="Currency" placeholder="EUR" />
           <TextField name={`offers.${i}.seenOn`} label="Seen on" type="date" />
+          <TextField name={`offers.${i}.seller`} label="Asked by" placeholder="the seller" />
           <span className="pt-5"><RowRemover what={`package ${i + 1}`} onClick={() => remove(i)} /></span>
         </div>
       ))}
@@ -74,11 +75,35 @@ function OfferRows() {
   );
 }
 
-function ProductForm({ record }: { record?: ProductRecord }) {
+/** What is needed but seldom printed. */
+function BeyondTheLabel() {
+  const { register, getValues } = useFormContext<ProductText>();
+  const labelText = getValues('labelText');
+  return (
+    <FormPart title="Not on the label" hint="leave blank what nobody measured or said">
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+        <TextField name="stock" label="Stock on hand" placeholder="12 kg" />
+        <TextField name="storage" label="Storage" placeholder="dry, frost free" className="col-span-2" />
+        <TextField name="carbonToNitrogen" label="C:N, measured" placeholder="class average" inputMode="decimal" />
+        <SelectField name="organic.status" label="Listed as organic" options={options(['unknown', 'yes', 'no'])} />
+        <TextField name="organic.body" label="by which body" />
+        <TextField name="saltIndex" label="Salt index" hint="sodium nitrate = 100" inputMode="decimal" />
+        <TextField name="limingPer100Kg" label="Liming effect" hint="kg CaCO₃ per 100 kg" inputMode="decimal" />
+      </div>
+      <fieldset className="mt-2">
+        <legend className="text-sm text-faint">Where it comes from</legend>
+        <div className="flex flex-wrap gap-x-4">{ORIGINS.map((o) => <label key={o} className="flex cursor-pointer items-center gap-1.5"><input type="checkbox" value={o} {...register('origins')} className="size-4 accent-wheat" />{o === 'waste' ? 'waste stream' : o}</label>)}</div>
+      </fieldset>
+      {labelText !== '' && <details className="mt-3"><summary className="cursor-pointer">The label as pasted</summary><pre className="mt-1 max-h-64 overflow-auto border border-rule bg-paper p-2 text-sm whitespace-pre-wrap">{labelText}</pre></details>}
+    </FormPart>
+  );
+}
+
+function ProductForm({ record, start }: { record?: ProductRecord; start?: ProductText }) {
   const navigate = useNavigate();
   const takeOut = useTakeOut('product', '/shelf');
-  const saved = useMemo(() => (record ? productText(record) : blankProduct()), [record]);
-  const textForm = useTextForm<ProductText, ProductInput>({ Input: ProductInput, saved, version: record?.version, read: readProduct, draft: `product.${record?.id ?? 'new'}` });
+  const saved = useMemo(() => (record ? productText(record) : (start ?? blankProduct())), [record, start]);
+  const textForm = useTextForm<ProductText, ProductInput>({ Input: ProductInput, saved, version: record?.version, read: readProduct, draft: `product.${record?.id ?? (start ? 'started' : 'new')}` });
   const { form } = textForm;
   const saving = useSaving({
     kind: 'product', textForm,
@@ -124,13 +149,18 @@ function ProductForm({ record }: { record?: ProductRecord }) {
           </div>
           <LongField name="note" label="Note" className="mt-2" />
         </FormPart>
+        <BeyondTheLabel />
       </EditForm>
       <LabelMargin draft={draft} />
     </Sheet>
   );
 }
 
-export const NewProduct = () => <ProductForm />;
+/** A blank bag, or one started from the label desk or the library, handed over with the step here. */
+export function NewProduct() {
+  const state = useLocation().state as { readonly start?: ProductText } | null;
+  return <ProductForm {...(state?.start ? { start: state.start } : {})} />;
+}
 
 export function EditProduct() {
   const { id } = useParams();

@@ -87,7 +87,9 @@ export function ShelfView() {
       title="Shelf" question="What is really in each bag?"
       actions={
         <>
-          <input type="search" className="field !w-48" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Only bags with …" value={wanted} onChange={(e) => setWanted(e.target.value)} />
+          <input type="search" className="field !w-40" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Only bags with …" value={wanted} onChange={(e) => setWanted(e.target.value)} />
+          <Link to="/shelf/label" className="action">Paste a label</Link>
+          <Link to="/shelf/materials" className="action">Materials</Link>
           <Link to="/shelf/new" className="action main"><Plus size={17} aria-hidden="true" />Add a bag</Link>
         </>
       }

@@ -7,8 +7,9 @@ const kept: ProductInput = {
     { analyte: 'N', basis: 'element', value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 }, unit: '%', provenance: 'typical', source: 'textbook' },
     { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'slip' },
   ],
-  offers: [{ size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20' }, { size: 5, unit: 'US gal' }],
+  offers: [{ size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20', seller: 'The other shop' }, { size: 5, unit: 'US gal' }],
   labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 },
+  labelText: 'Nitrogen 0.5 %', organic: { status: 'yes', body: 'the county list' }, origins: ['synthetic'], carbonToNitrogen: 12.5, saltIndex: 46.1, limingPer100Kg: -5.5, stock: { amount: 3.5, unit: 'L' }, storage: 'frost free',
 };
 
 test('a kept product turned into text and read again is the same product', () => {
@@ -22,13 +23,13 @@ const typed = (given: Partial<ReturnType<typeof blankProduct>>) => readProduct({
 
 test('numbers are read as people type them', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '' };
-  const { plain } = typed({ densityKgPerL: '0,48', analysis: [{ ...line, value: '5 ½' }], offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '' }], labelRate: { amount: '15 L/ha', perYear: '2' } });
+  const { plain } = typed({ densityKgPerL: '0,48', analysis: [{ ...line, value: '5 ½' }], offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '', seller: '' }], labelRate: { amount: '15 L/ha', perYear: '2' } });
   expect(plain).toMatchObject({ densityKgPerL: 0.48, analysis: [{ value: { kind: 'number', value: 5.5 } }], offers: [{ size: 50, unit: 'lb', price: { amount: '1250.50', currency: 'EUR' } }], labelRate: { amount: 15, unit: 'L/ha', perYear: 2 } });
 });
 
 test('blank rows are left out, and messages still land on the row that was typed', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '', value: '' };
-  const { plain, rows, problems } = typed({ analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }], offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '' }] });
+  const { plain, rows, problems } = typed({ analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }], offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '', seller: '' }] });
   expect(plain.analysis).toHaveLength(1);
   expect(rows).toEqual({ analysis: [1, 2], offers: [0] });
   expect(problems.map((p) => p.path)).toEqual(['analysis.1.value', 'offers.0.size']);
@@ -36,7 +37,7 @@ test('blank rows are left out, and messages still land on the row that was typed
 });
 
 test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its value exactly', (price) => {
-  const { plain } = typed({ offers: [{ size: '1 kg', price, currency: 'EUR', seenOn: '' }] });
+  const { plain } = typed({ offers: [{ size: '1 kg', price, currency: 'EUR', seenOn: '', seller: '' }] });
   expect(Number(plain.offers[0]?.price?.amount)).toBe(Number(price));
   expect(plain.offers[0]?.price?.amount).toMatch(/^\d+\.\d{2,4}$/);
 });

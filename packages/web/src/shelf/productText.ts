@@ -1,5 +1,5 @@
 import type { AnalysisFigureInput, OfferInput, ProductInput } from '@wheat-ledger/contract';
-import { printDeclared, type AnalysisUnit, type Analyte, type Basis, type DeclaredValue, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { printDeclared, type AnalysisUnit, type Analyte, type Basis, type DeclaredValue, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
 import { given, Reader, rowsWith, whenTyped } from '../ui/reader';
 import type { ReadText } from '../ui/textForm';
 
@@ -16,6 +16,7 @@ export interface OfferText {
   price: string;
   currency: string;
   seenOn: string;
+  seller: string;
 }
 /** A product as a person types it. */
 export interface ProductText {
@@ -30,24 +31,35 @@ export interface ProductText {
   labelRate: { amount: string; perYear: string };
   longevity: { days: string; referenceC: string };
   note: string;
+  labelText: string;
+  organic: { status: string; body: string };
+  origins: string[];
+  carbonToNitrogen: string;
+  saltIndex: string;
+  limingPer100Kg: string;
+  stock: string;
+  storage: string;
 }
 
 export const blankLine = (analyte = 'N', basis = 'element'): LineText => ({ analyte, value: '', unit: '%', basis, provenance: 'label', source: 'bag label' });
-export const blankOffer = (currency = 'EUR'): OfferText => ({ size: '', price: '', currency, seenOn: '' });
+export const blankOffer = (currency = 'EUR'): OfferText => ({ size: '', price: '', currency, seenOn: '', seller: '' });
 export const blankProduct = (): ProductText => ({
   name: '', seller: '', form: 'granule', densityKgPerL: '', grade: '',
   analysis: [blankLine('N'), blankLine('P', 'P2O5'), blankLine('K', 'K2O')],
   derivedFrom: '', offers: [blankOffer()],
   labelRate: { amount: '', perYear: '1' }, longevity: { days: '', referenceC: '21' }, note: '',
+  labelText: '', organic: { status: 'unknown', body: '' }, origins: [], carbonToNitrogen: '', saltIndex: '', limingPer100Kg: '', stock: '', storage: '',
 });
 
 const lineText = ({ value, ...line }: AnalysisFigureInput): LineText => ({ ...line, value: printDeclared(value as DeclaredValue) });
-const offerText = ({ size, unit, price, seenOn }: OfferInput): OfferText => ({ size: `${size} ${unit}`, price: price?.amount ?? '', currency: price?.currency ?? 'EUR', seenOn: seenOn ?? '' });
+const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({ size: `${size} ${unit}`, price: price?.amount ?? '', currency: price?.currency ?? 'EUR', seenOn: seenOn ?? '', seller: seller ?? '' });
+
+const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
 /** A kept product as the text that would make it. */
 export const productText = (p: ProductInput): ProductText => ({
   name: p.name, seller: p.seller, form: p.form,
-  densityKgPerL: p.densityKgPerL === undefined ? '' : String(p.densityKgPerL),
+  densityKgPerL: numberText(p.densityKgPerL),
   grade: p.grade ?? '',
   analysis: p.analysis.map(lineText),
   derivedFrom: p.derivedFrom.join(', '),
@@ -55,6 +67,14 @@ export const productText = (p: ProductInput): ProductText => ({
   labelRate: p.labelRate ? { amount: `${p.labelRate.amount} ${p.labelRate.unit}`, perYear: String(p.labelRate.perYear) } : { amount: '', perYear: '1' },
   longevity: p.longevity ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) } : { days: '', referenceC: '21' },
   note: p.note,
+  labelText: p.labelText ?? '',
+  organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
+  origins: [...(p.origins ?? [])],
+  carbonToNitrogen: numberText(p.carbonToNitrogen),
+  saltIndex: numberText(p.saltIndex),
+  limingPer100Kg: numberText(p.limingPer100Kg),
+  stock: p.stock ? `${p.stock.amount} ${p.stock.unit}` : '',
+  storage: p.storage ?? '',
 });
 
 const wordsOf = (text: string): string[] => text.split(/[,;\n]/).map((w) => w.trim()).filter(Boolean);
@@ -68,6 +88,7 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
     size: size.value, unit: size.unit.symbol,
     ...given('price', price === undefined ? undefined : { amount: decimalText(price), currency: offer.currency.trim().toUpperCase() }),
     ...given('seenOn', offer.seenOn || undefined),
+    ...given('seller', offer.seller.trim() || undefined),
   };
 }
 
@@ -90,6 +111,8 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
   const perYear = rate && read.number('labelRate.perYear', text.labelRate.perYear);
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
+  const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined => whenTyped(text[path], () => read.number(path, text[path]));
+  const stock = whenTyped(text.stock, () => read.quantity('stock', text.stock, ['mass', 'volume'], 'kg'));
   const plain: ProductInput = {
     name: text.name.trim(), seller: text.seller.trim(), form: text.form as ProductForm,
     ...given('densityKgPerL', density),
@@ -100,6 +123,14 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     ...given('labelRate', rate && perYear !== undefined ? { amount: rate.value, unit: rate.unit.symbol, perYear } : undefined),
     ...given('longevity', days !== undefined && referenceC !== undefined ? { days, referenceC } : undefined),
     note: text.note.trim(),
+    ...given('labelText', text.labelText.trim() === '' ? undefined : text.labelText),
+    ...given('organic', text.organic.status === 'unknown' && text.organic.body.trim() === '' ? undefined : { status: text.organic.status as 'yes' | 'no' | 'unknown', body: text.organic.body.trim() }),
+    ...given('origins', text.origins.length > 0 ? (text.origins as Origin[]) : undefined),
+    ...given('carbonToNitrogen', optional('carbonToNitrogen')),
+    ...given('saltIndex', optional('saltIndex')),
+    ...given('limingPer100Kg', optional('limingPer100Kg')),
+    ...given('stock', stock && { amount: stock.value, unit: stock.unit.symbol }),
+    ...given('storage', text.storage.trim() || undefined),
   };
   return { plain, problems: read.problems, rows: { analysis: analysisRows.map(([, i]) => i), offers: offerRows.map(([, i]) => i) } };
 }

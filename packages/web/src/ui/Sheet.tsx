@@ -41,6 +41,6 @@ export const Failed = ({ error, retry }: { error: unknown; retry?: () => void })
 export const Remark = ({ tone, children }: { tone: 'caution' | 'note'; children: ReactNode }) => (
   <p className={`flex gap-2 border-l-[3px] py-1 pl-2.5 text-[0.9375rem] ${tone === 'caution' ? 'border-beet' : 'border-slate'}`}>
     {tone === 'caution' ? <CircleAlert size={17} className="mt-0.5 shrink-0 text-beet" aria-label="Caution:" /> : <Info size={17} className="mt-0.5 shrink-0 text-slate" aria-label="Note:" />}
-    <span>{children}</span>
+    <span className="first-letter:uppercase">{children}</span>
   </p>
 );

@@ -47,7 +47,7 @@ const saltOf = (value: number | undefined): SaltIndex | undefined => (value === 
 const limingOf = (three: Three | undefined): Range | undefined => three && range(...three);
 const formsOf = (forms: Extra['forms'] = []): readonly TypicalFigure[] => forms.map(([analyte, low, mid, high]) => ({ analyte, basis: 'element', percent: range(low, mid, high) }));
 
-const round = (n: number): number => Number(n.toPrecision(4));
+const round = (n: number): number => Number(n.toPrecision(3));
 
 /** A salt as its formula at a range of purity; only elements in quantity are listed. */
 export function salt(name: string, formula: string, purity: Three, density: Three, extra: Extra = {}): LibraryEntry {

@@ -1,0 +1,98 @@
+import type { Page } from 'puppeteer-core';
+import { choose, clickButton, clickLink, expectText, field, fill, openScreen, startLedger, tick, type Ledger, type Screen } from './harness';
+
+let ledger: Ledger;
+let screen: Screen;
+beforeAll(async () => {
+  ledger = await startLedger();
+  screen = await openScreen();
+});
+afterAll(async () => {
+  await screen.close();
+  await ledger.stop();
+});
+
+const LABEL = 'Ridgeway Meadow Feed 5-3-4\nTotal Nitrogen (N) ........ 5.0%\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nVitality factor 12 %\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
+
+async function paste(page: Page, text: string): Promise<void> {
+  const area = await field(page, 'The text of the label');
+  await area.focus();
+  await page.evaluate((t) => {
+    const e = document.activeElement as HTMLTextAreaElement;
+    Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')?.set?.call(e, t);
+    e.dispatchEvent(new Event('input', { bubbles: true }));
+  }, text);
+}
+
+test('a label is pasted, a misread line put right, saved, and found on the bench and in the price view', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/shelf`);
+  await clickLink(page, 'Paste a label');
+  await paste(page, LABEL);
+  const lines = await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
+  expect(lines).toContain('3 % phosphorus, as P₂O₅');
+  await choose(page, 'Line 5, take it as', 'silicon, as SiO₂');
+  await expectText(page, '[data-testid=label-lines]', /12 % silicon, as SiO₂, as you said/);
+  await page.reload();
+  await expectText(page, '[data-testid=label-lines]', /12 % silicon, as SiO₂, as you said/);
+  await choose(page, 'Line 5, take it as', 'nothing: set it aside');
+  await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
+  await clickButton(page, 'Make it a bag');
+  await fill(page, 'Name', 'Ridgeway Meadow Feed');
+  expect(await page.$eval('input[name="offers.0.size"]', (e) => (e as HTMLInputElement).value)).toBe('20 kg');
+  await fill(page, 'Price', '18,40');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Ridgeway Meadow Feed”/);
+  await tick(page, 'on the bench: Ridgeway Meadow Feed');
+  await clickLink(page, 'Price');
+  // 18.40 ÷ (20 kg × 5 %) = 18.40 EUR per kg N.
+  await expectText(page, '[data-testid=price-table]', /Ridgeway Meadow Feed18\.4/);
+  await page.locator('[data-testid=ladder] .fig').click();
+  await expectText(page, '[data-testid=working]', /label: line 2: Total Nitrogen \(N\) 5\.0%/);
+  const { items } = await ledger.api<{ items: { name: string; labelText?: string }[] }>('products?limit=500');
+  expect(items.find((p) => p.name === 'Ridgeway Meadow Feed')?.labelText).toBe(LABEL);
+  await page.close();
+});
+
+test('the same by keyboard alone', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/shelf/label`);
+  await (await field(page, 'The text of the label')).focus();
+  await page.keyboard.type('Nitrogen 4 %\nGlow 3 %');
+  await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('nothing');
+  await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
+  for (let i = 0; i < 5; i++) {
+    if (await page.evaluate(() => document.activeElement?.textContent === 'Make it a bag')) break;
+    await page.keyboard.down('Shift');
+    await page.keyboard.press('Tab');
+    await page.keyboard.up('Shift');
+  }
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('input[name=name]');
+  await (await field(page, 'Name')).focus();
+  await page.keyboard.type('Keyed label');
+  await page.keyboard.press('Enter');
+  await expectText(page, '[role=status]', /Saved “Keyed label”/);
+  await page.close();
+});
+
+test('a material of the library becomes a bag of one’s own, its figures marked typical', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/shelf/materials`);
+  await fill(page, 'Find a material by name or element', 'horn');
+  await expectText(page, '[data-testid=library]', /horn meal.*N 11–15 %/);
+  await clickButton(page, 'My bag of this: horn meal');
+  expect(await (await field(page, 'Name')).evaluate((e) => e.value)).toBe('Horn meal');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Horn meal”/);
+  const { items } = await ledger.api<{ items: { name: string; analysis: { provenance: string; value: object }[] }[] }>('products?limit=500');
+  const made = items.find((p) => p.name === 'Horn meal')!;
+  expect(new Set(made.analysis.map((a) => a.provenance))).toEqual(new Set(['typical']));
+  expect(made.analysis[0]?.value).toEqual({ kind: 'range', low: 11, mid: 13, high: 15 });
+  await page.close();
+});
+
+test('nothing was thrown', () => expect(screen.troubles).toEqual([]));

@@ -1,0 +1,34 @@
+import type { AnalysisFigure, LabelReading, LibraryEntry } from '@wheat-ledger/core';
+import { printDeclared, typicalProduct } from '@wheat-ledger/core';
+import { blankOffer, blankProduct, type LineText, type ProductText } from './productText';
+
+const lineText = ({ value, ...line }: AnalysisFigure): LineText => ({ ...line, value: printDeclared(value) });
+
+/** A label that was read, as the start of a bag. Its own words are kept with it. */
+export const textFromLabel = (reading: LabelReading, labelText: string): ProductText => ({
+  ...blankProduct(),
+  grade: reading.grade ?? '',
+  form: reading.packages.some((p) => /L|gal/.test(p.unit)) ? 'liquid' : 'granule',
+  densityKgPerL: reading.densityKgPerL === undefined ? '' : String(reading.densityKgPerL),
+  analysis: reading.analysis.map(lineText),
+  derivedFrom: reading.derivedFrom.join(', '),
+  offers: reading.packages.length > 0 ? reading.packages.map((p) => ({ ...blankOffer(), size: `${p.size} ${p.unit}` })) : [blankOffer()],
+  labelRate: reading.labelRate ? { amount: `${reading.labelRate.amount} ${reading.labelRate.unit}`, perYear: String(reading.labelRate.perYear) } : { amount: '', perYear: '1' },
+  labelText,
+});
+
+/** A generic material as the start of "my bag of this": typical ranges until the bag's own label replaces them. */
+export function textFromLibrary(entry: LibraryEntry): ProductText {
+  const product = typicalProduct(entry);
+  return {
+    ...blankProduct(),
+    name: entry.name.charAt(0).toUpperCase() + entry.name.slice(1),
+    form: product.form,
+    densityKgPerL: String(entry.densityKgPerL.mid),
+    analysis: product.analysis.map(lineText),
+    derivedFrom: entry.name,
+    saltIndex: entry.saltIndex ? String(entry.saltIndex.value) : '',
+    limingPer100Kg: entry.limingPer100Kg ? String(entry.limingPer100Kg.mid) : '',
+    note: `Typical figures (${entry.source === 'chemistry' ? 'its chemistry at usual purity' : 'textbook ranges'}) until its own label is entered.`,
+  };
+}
