@@ -1,3 +1,5 @@
 export * from './crops.js';
 export * from './site.js';
 export * from './soilTemperature.js';
+export * from './shape.js';
+export * from './soilChemistry.js';

@@ -1,0 +1,74 @@
+import { computed, constant, literal, product, sum, type Figure } from '../figure/index.js';
+import { QuantityError } from '../errors.js';
+
+/** The shape of a plot as it is measured with a tape; all lengths in metres. */
+export type Shape =
+  | { readonly kind: 'rectangle'; readonly lengthM: number; readonly widthM: number }
+  | { readonly kind: 'circle'; readonly acrossM: number }
+  /** A ring round a stem. `outerM` and `innerM` are distances from the middle. */
+  | { readonly kind: 'ring'; readonly innerM: number; readonly outerM: number }
+  | { readonly kind: 'triangle'; readonly sidesM: readonly [number, number, number] }
+  /** Four sides in order and the diagonal from the first corner to the third, which fixes the shape. */
+  | { readonly kind: 'fourSides'; readonly sidesM: readonly [number, number, number, number]; readonly diagonalM: number }
+  | { readonly kind: 'beds'; readonly lengthM: number; readonly widthM: number; readonly count: number }
+  | { readonly kind: 'rows'; readonly lengthM: number; readonly spacingM: number; readonly count: number };
+export const SHAPES = ['rectangle', 'circle', 'ring', 'triangle', 'fourSides', 'beds', 'rows'] as const;
+export type ShapeKind = (typeof SHAPES)[number];
+
+const measured = (label: string, value: number, unit = 'm'): Figure => literal(label, value, unit, 'measured', 'with a tape');
+const square = (label: string, radius: Figure): Figure => product(label, 'm²', [radius, radius]);
+const PI = constant('π', Math.PI, '', 'by definition');
+
+function positive(values: Readonly<Record<string, number>>): void {
+  for (const [path, value] of Object.entries(values))
+    if (!(value > 0) || !Number.isFinite(value)) throw new QuantityError('shape.length', `Read ${value}, expected a length above zero.`, path);
+}
+
+function triangle(label: string, sides: readonly [number, number, number]): Figure {
+  const [a, b, c] = sides;
+  positive({ a, b, c });
+  const longest = Math.max(a, b, c);
+  if (longest > a + b + c - longest)
+    throw new QuantityError('shape.triangle', `Read sides of ${a}, ${b} and ${c} m: they do not meet, since the longest is more than the other two together.`, 'sidesM');
+  const s = (a + b + c) / 2;
+  const area = Math.sqrt(Math.max(0, s * (s - a) * (s - b) * (s - c)));
+  return computed(label, area, 'm²', 'heron', 'from its three sides (Heron)', sides.map((side, i) => measured(`side ${i + 1}`, side)));
+}
+
+/**
+ * The area of a shape in m², with its working.
+ * @throws QuantityError when a length is not above zero, sides do not meet, or a ring's inner edge is outside its outer one
+ * @example plotArea({ kind: 'ring', innerM: 0.3, outerM: 0.9 }) // π(0.9² − 0.3²) = 2.26 m²
+ */
+export function plotArea(shape: Shape): Figure {
+  switch (shape.kind) {
+    case 'rectangle':
+      positive({ lengthM: shape.lengthM, widthM: shape.widthM });
+      return product('area', 'm²', [measured('length', shape.lengthM), measured('width', shape.widthM)]);
+    case 'circle':
+      positive({ acrossM: shape.acrossM });
+      return product('area', 'm²', [PI, square('radius squared', product('radius', 'm', [measured('across', shape.acrossM), constant('half', 0.5, '', 'by definition')]))]);
+    case 'ring': {
+      positive({ outerM: shape.outerM });
+      if (!(shape.innerM >= 0) || shape.innerM >= shape.outerM) throw new QuantityError('shape.ring', `Read an inner edge at ${shape.innerM} m, expected less than the outer edge at ${shape.outerM} m.`, 'innerM');
+      const outer = square('outer edge squared', measured('outer edge, from the middle', shape.outerM));
+      const inner = square('inner edge squared', measured('inner edge, from the middle', shape.innerM));
+      const between = computed('outer less inner', outer.value.mid - inner.value.mid, 'm²', 'difference', 'outer squared less inner squared', [outer, inner]);
+      return product('area', 'm²', [PI, between]);
+    }
+    case 'triangle': return triangle('area', shape.sidesM);
+    case 'fourSides': {
+      const [a, b, c, d] = shape.sidesM;
+      return sum('area', 'm²', [triangle('triangle on one side of the diagonal', [a, b, shape.diagonalM]), triangle('triangle on the other', [c, d, shape.diagonalM])]);
+    }
+    case 'beds':
+      positive({ lengthM: shape.lengthM, widthM: shape.widthM, count: shape.count });
+      return product('area', 'm²', [measured('length of a bed', shape.lengthM), measured('width of a bed', shape.widthM), measured('beds', shape.count, '')]);
+    case 'rows':
+      positive({ lengthM: shape.lengthM, spacingM: shape.spacingM, count: shape.count });
+      return product('area', 'm²', [measured('length of a row', shape.lengthM), measured('from row to row', shape.spacingM), measured('rows', shape.count, '')]);
+  }
+}
+
+/** "A 2-foot ring" is two feet across or two feet out: four times the area. @returns both readings as radii, in m */
+export const ringReadings = (saidM: number): { readonly across: number; readonly out: number } => ({ across: saidM / 2, out: saidM });

@@ -1,0 +1,98 @@
+import { assumption, computed, constant, difference, literal, product, quotient, sum, type Figure } from '../figure/index.js';
+import type { Range } from '../quantity/index.js';
+import type { Texture } from './site.js';
+
+/** mg per mmol of charge. */
+const EQUIVALENT_MG = { Na: 22.99, Ca: 20.04, Mg: 12.15, K: 39.1 } as const;
+export type Cation = keyof typeof EQUIVALENT_MG;
+
+const toCharge = (cation: Cation, mgPerL: number): Figure => {
+  const figure = quotient(`${cation}`, 'mmol_c/L', literal(`${cation} in the extract`, mgPerL, 'mg/L', 'measured', 'soil report'), constant(`equivalent of ${cation}`, EQUIVALENT_MG[cation], 'mg/mmol_c', 'atomic weight ÷ charge'));
+  if (!figure) throw new RangeError('An equivalent weight is never zero.');
+  return figure;
+};
+
+/**
+ * Sodium adsorption ratio of a saturated paste extract: SAR = Na ÷ √((Ca + Mg) ÷ 2), all in mmol_c/L (USDA Handbook 60, 1954).
+ * @param mgPerL sodium, calcium and magnesium in mg/L
+ * @returns a figure; undefined when calcium and magnesium are both zero
+ * @example sodiumAdsorptionRatio({ Na: 230, Ca: 80, Mg: 24 }) // 10.0 ÷ √((4.0 + 2.0) ÷ 2) = 5.8
+ */
+export function sodiumAdsorptionRatio(mgPerL: { readonly Na: number; readonly Ca: number; readonly Mg: number }): Figure | undefined {
+  const [na, ca, mg] = [toCharge('Na', mgPerL.Na), toCharge('Ca', mgPerL.Ca), toCharge('Mg', mgPerL.Mg)];
+  const half = (ca.value.mid + mg.value.mid) / 2;
+  return half > 0 ? computed('sodium adsorption ratio', na.value.mid / Math.sqrt(half), '', 'SAR', 'Na ÷ √((Ca + Mg) ÷ 2), USDA Handbook 60 (1954)', [na, ca, mg]) : undefined;
+}
+
+/** Exchangeable sodium percentage from SAR: 100(0.01475 SAR − 0.0126) ÷ (1 + 0.01475 SAR − 0.0126); never below zero. */
+export function exchangeableSodium(sar: Figure): Figure {
+  const x = 0.01475 * sar.value.mid - 0.0126;
+  return computed('exchangeable sodium percentage', Math.max(0, (100 * x) / (1 + x)), '%', 'ESP', 'from SAR, USDA Handbook 60 (1954)', [sar]);
+}
+
+/** Where a soil counts as sodic: two schools. */
+export const SODIC_SCHOOLS = { US: 15, Australia: 6 } as const;
+export type SodicSchool = keyof typeof SODIC_SCHOOLS;
+
+/** Mass of a soil layer per m². @param depthM layer depth @param bulkDensity kg/L */
+export const soilMass = (depthM: number, bulkDensity: Range = { low: 1.1, mid: 1.3, high: 1.5 }): Figure =>
+  product('soil in the layer', 'kg/m²', [literal('depth of the layer', depthM, 'm', 'measured', 'as typed'), assumption('bulk density of the soil', bulkDensity, 'kg/L', 'usual for mineral topsoil'), constant('L per m³', 1000, 'L/m³', 'by definition')]);
+
+/**
+ * Gypsum for a sodic soil, kg/m²: (ESP now − goal) ÷ 100 × CEC × 0.01 × soil mass × 0.08609.
+ * @param cec cmol_c/kg
+ * @returns zero when the goal is already met
+ */
+export function gypsumNeed(espNow: Figure, espGoal: number, cec: number, soil: Figure): Figure {
+  const excess = computed('sodium to replace', Math.max(0, espNow.value.mid - espGoal) / 100, 'of the exchange sites', 'excess', `ESP less the goal of ${espGoal} %, never below zero`, [espNow]);
+  return product('gypsum needed', 'kg/m²', [
+    excess,
+    literal('cation exchange capacity', cec, 'cmol_c/kg', 'measured', 'soil report'),
+    constant('mol per cmol', 0.01, 'mol_c/cmol_c', 'by definition'),
+    soil,
+    constant('gypsum per mol of charge', 0.08609, 'kg/mol_c', 'CaSO4·2H2O: 172.17 g ÷ 2'),
+  ]);
+}
+
+/** How strongly a soil holds its pH, mmol H⁺ per kg and pH unit. */
+export const PH_BUFFERING: Readonly<Record<Texture, Range>> = {
+  sand: { low: 8, mid: 15, high: 25 }, loam: { low: 25, mid: 35, high: 50 }, clay: { low: 45, mid: 60, high: 85 }, peat: { low: 70, mid: 100, high: 150 },
+};
+const buffering = (texture: Texture): Figure => assumption(`pH buffering of ${texture}`, PH_BUFFERING[texture], 'mmol/kg per pH', 'class average; a buffer-pH test replaces it');
+
+/**
+ * Elemental sulfur to lower pH, kg/m²: ΔpH × buffering × soil mass ÷ 2 × 32.06·10⁻⁶, plus what free lime eats (0.32 kg S per kg CaCO3).
+ * @param freeLime kg CaCO3 per kg soil
+ */
+export function sulfurNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, freeLime = 0): Figure {
+  const change = difference('pH to lose', 'pH', literal('pH now', phNow, '', 'measured', 'soil report'), literal('pH wanted', phGoal, '', 'guess', 'as typed'));
+  const acid = product('sulfur for the acid', 'kg/m²', [change, buffering(texture), soil, constant('kg S per mmol of acid', 32.06e-6 / 2, 'kg/mmol', 'two acids from each sulfur')]);
+  const lime = product('sulfur that free lime eats', 'kg/m²', [literal('free lime', freeLime, 'kg/kg', 'measured', 'soil report'), soil, constant('S per CaCO3', 0.32, 'kg/kg', '32.06 ÷ 100.09')]);
+  return sum('elemental sulfur needed', 'kg/m²', [acid, lime]);
+}
+
+/**
+ * Lime to raise pH, kg/m²: ΔpH × buffering × soil mass × 50.04·10⁻⁶ ÷ neutralising value.
+ * @param neutralisingValue share of pure CaCO3, 0–1.4
+ */
+export function limeNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, neutralisingValue = 1): Figure {
+  const change = difference('pH to gain', 'pH', literal('pH wanted', phGoal, '', 'guess', 'as typed'), literal('pH now', phNow, '', 'measured', 'soil report'));
+  const pure = product('as pure CaCO₃', 'kg/m²', [change, buffering(texture), soil, constant('kg CaCO₃ per mmol of acid', 50.04e-6, 'kg/mmol', 'CaCO3: 100.09 g ÷ 2')]);
+  return quotient('lime needed', 'kg/m²', pure, literal('neutralising value', neutralisingValue, 'of pure CaCO₃', 'label', 'as typed')) ?? pure;
+}
+
+const CHARGE_PER_G = { Ca: 1 / 200.4, Mg: 1 / 121.5, K: 1 / 391, Na: 1 / 229.9 } as const;
+/**
+ * Cation exchange capacity as the sum of exchangeable cations, cmol_c/kg, and each one's share of it.
+ * @param mgPerKg exchangeable cations; acidity in cmol_c/kg when measured
+ */
+export function cationExchange(mgPerKg: Readonly<Record<Cation, number>>, acidity = 0): { readonly cec: Figure; readonly saturation: Readonly<Record<Cation, Figure>> } {
+  const charge = (Object.keys(CHARGE_PER_G) as Cation[]).map((c) => [c, product(c, 'cmol_c/kg', [literal(`exchangeable ${c}`, mgPerKg[c], 'mg/kg', 'measured', 'soil report'), constant(`cmol_c per mg of ${c}`, CHARGE_PER_G[c], 'cmol_c/mg', 'charge ÷ atomic weight')])] as const);
+  const cec = sum('cation exchange capacity', 'cmol_c/kg', [...charge.map(([, f]) => f), literal('exchangeable acidity', acidity, 'cmol_c/kg', 'measured', 'soil report')]);
+  const saturation = Object.fromEntries(charge.map(([c, f]) => [c, computed(`${c} saturation`, cec.value.mid > 0 ? (100 * f.value.mid) / cec.value.mid : 0, '% of CEC', 'share', 'its charge over the whole', [f, cec])])) as Record<Cation, Figure>;
+  return { cec, saturation };
+}
+
+/** What a layer of soil holds of an element: mg/kg × soil mass. @returns g/m² */
+export const soilStock = (name: string, mgPerKg: number, soil: Figure): Figure =>
+  product(`${name} in the layer`, 'g/m²', [literal(name, mgPerKg, 'mg/kg', 'measured', 'soil report'), soil, constant('g per mg', 0.001, 'g/mg', 'by definition')]);
