@@ -3,3 +3,5 @@ export * from './site.js';
 export * from './soilTemperature.js';
 export * from './shape.js';
 export * from './soilChemistry.js';
+export * from './soilReport.js';
+export * from './conditions.js';

@@ -1,0 +1,61 @@
+import type { Site } from './site.js';
+import { exchangeableSodium, SODIC_SCHOOLS, sodiumAdsorptionRatio, type SodicSchool } from './soilChemistry.js';
+import type { Figure } from '../figure/index.js';
+import { soilClass, soilValue, type SoilReport } from './soilReport.js';
+
+/** Things the rest of the program may ask of a plot. */
+export const CONDITIONS = ['sodic', 'acidBelow5', 'alkalineAbove75', 'phosphorusHigh', 'potassiumLow', 'saline', 'pottingMedium'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** An answer, never a guess: unknown names the test that would settle it. */
+export type ConditionAnswer =
+  | { readonly answer: 'yes' | 'no'; readonly because: string; readonly figure?: Figure }
+  | { readonly answer: 'unknown'; readonly test: string };
+
+export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
+  sodic: 'sodic', acidBelow5: 'acid, below pH 5', alkalineAbove75: 'alkaline, above pH 7.5', phosphorusHigh: 'phosphorus high already', potassiumLow: 'potassium low', saline: 'saline', pottingMedium: 'a potting medium',
+};
+/** EC of a saturated paste at which soil counts as saline, mS/cm (USDA Handbook 60, 1954). */
+const SALINE_EC = 4;
+
+const yesNo = (yes: boolean, because: string, figure?: Figure): ConditionAnswer => ({ answer: yes ? 'yes' : 'no', because, ...(figure ? { figure } : {}) });
+const unknown = (test: string): ConditionAnswer => ({ answer: 'unknown', test });
+
+/** SAR of a report, when sodium, calcium and magnesium of a saturated paste are there in mg/L. */
+export function reportSar(report: SoilReport): Figure | undefined {
+  const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) => soilValue(report, e, ['saturatedPaste'], 'mg/L'));
+  return Na === undefined || Ca === undefined || Mg === undefined ? undefined : sodiumAdsorptionRatio({ Na, Ca, Mg });
+}
+
+function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'high' | 'low'): ConditionAnswer {
+  for (const figure of report?.figures.filter((f) => f.analyte === analyte) ?? []) {
+    const found = soilClass(figure);
+    if (found) return yesNo(found === wanted, `${found} by ${figure.method === 'mehlich3' ? 'Mehlich-3' : figure.method === 'olsen' ? 'Olsen' : figure.method === 'bray' ? 'Bray' : 'ammonium acetate'}`);
+  }
+  return unknown(`a soil test of ${analyte === 'P' ? 'phosphorus' : 'potassium'} with its method named`);
+}
+
+/**
+ * Answers a condition of a plot from its own pH, its medium and its newest soil report.
+ * @param school where sodic begins: ESP 15 in the US, 6 in Australia
+ */
+export function condition(which: Condition, site: Site, report: SoilReport | undefined, school: SodicSchool = 'US'): ConditionAnswer {
+  const pH = (report && soilValue(report, 'pH')) ?? site.pH;
+  switch (which) {
+    case 'pottingMedium': return yesNo(site.medium !== 'mineralSoil', site.medium === 'mineralSoil' ? 'it is garden or field soil' : 'as the plot says');
+    case 'acidBelow5': return pH === undefined ? unknown('pH') : yesNo(pH < 5, `pH ${pH}`);
+    case 'alkalineAbove75': return pH === undefined ? unknown('pH') : yesNo(pH > 7.5, `pH ${pH}`);
+    case 'phosphorusHigh': return classIs(report, 'P', 'high');
+    case 'potassiumLow': return classIs(report, 'K', 'low');
+    case 'saline': {
+      const ec = report && soilValue(report, 'EC', ['saturatedPaste'], 'mS/cm');
+      return ec === undefined ? unknown('electrical conductivity of a saturated paste') : yesNo(ec >= SALINE_EC, `${ec} mS/cm in saturated paste, saline from ${SALINE_EC}`);
+    }
+    case 'sodic': {
+      const sar = report && reportSar(report);
+      if (!sar) return unknown('sodium, calcium and magnesium in a saturated paste; or the jar test for dispersion');
+      const esp = exchangeableSodium(sar);
+      return yesNo(esp.value.mid >= SODIC_SCHOOLS[school], `exchangeable sodium ${esp.value.mid.toFixed(1)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`, esp);
+    }
+  }
+}

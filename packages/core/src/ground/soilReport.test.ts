@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { wheatStrip } from '../../test/bags.js';
+import { condition, CONDITIONS, reportSar } from './conditions.js';
+import { readSoilSlip, soilClass, soilValue, type SoilFigure, type SoilReport } from './soilReport.js';
+
+const shown = (text: string): string[] => readSoilSlip(text).map(({ figure: f, says }) => (f ? `${f.analyte} ${f.value.kind === 'number' ? f.value.value : f.value.kind === 'below' ? `<${f.value.limit}` : `${f.value.low}–${f.value.high}`} ${f.unit} ${f.method}` : `(${says})`));
+const report = (text: string): SoilReport => ({ sampledOn: '2026-02-01', depthM: 0.15, figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure] : [])) });
+
+test.each([
+  ['pH 6.4', 'pH 6.4  notSaid'], ['pH (CaCl2) 5,9', 'pH 5.9  CaCl2'], ['Phosphorus (Olsen) 32 mg/kg', 'P 32 mg/kg olsen'], ['P Mehlich-3 ....... 48 ppm', 'P 48 mg/kg mehlich3'],
+  ['Bray P 12 mg/kg', 'P 12 mg/kg bray'], ['Exchangeable potassium\t180\tmg/kg', 'K 180 mg/kg ammoniumAcetate'], ['Organic matter 3.8 %', 'organicMatter 3.8 % notSaid'], ['CEC 14 cmol/kg', 'CEC 14 cmol_c/kg notSaid'],
+  ['EC saturated paste 0.8 dS/m', 'EC 0.8 mS/cm saturatedPaste'], ['Sodium in saturated paste 230 mg/L', 'Na 230 mg/L saturatedPaste'], ['Nitrate-N < 2 mg/kg', 'nitrateN <2 mg/kg notSaid'], ['Magnesium;95;mg/kg;Mehlich-3', 'Mg 95 mg/kg mehlich3'],
+])('%s', (text, expected) => expect(shown(text)).toEqual([expected]));
+
+test('a line that names a method or a unit holds for those below', () => {
+  expect(shown('Mehlich-3 extract, mg/kg\nPhosphorus 48\nPotassium 210\npH 6.1')).toEqual(['(holds for the lines below: Mehlich-3, mg/kg)', 'P 48 mg/kg mehlich3', 'K 210 mg/kg mehlich3', 'pH 6.1  notSaid']);
+});
+test('nothing is guessed: no unit, no known name and no number are each told', () => {
+  expect(shown('Phosphorus 48\nVigour 12 %\nThank you')).toEqual(['(phosphorus: no unit is given, expected mg/kg, mg/L, % or cmol_c/kg)', '(a number without a name that is known)', '(words without figures)']);
+});
+test('no text makes it throw', () => {
+  fc.assert(fc.property(fc.array(fc.oneof(fc.string({ maxLength: 30 }), fc.constantFrom('pH', 'Olsen', '32', 'mg/kg', '<', 'P', '\n', 'CEC')), { maxLength: 30 }).map((p) => p.join(' ')), (text) => expect(Array.isArray(readSoilSlip(text))).toBe(true)));
+});
+
+const p = (value: number, method: SoilFigure['method']): SoilFigure => ({ analyte: 'P', value: { kind: 'number', value }, unit: 'mg/kg', method });
+test('the same number means different things under different methods: 30 mg/kg P is high by Olsen, medium by Bray and by Mehlich-3, nothing without a method', () => {
+  expect((['olsen', 'bray', 'mehlich3', 'notSaid'] as const).map((m) => soilClass(p(30, m)))).toEqual(['high', 'medium', 'medium', undefined]);
+});
+test('a range across a bound has no class', () => expect(soilClass({ ...p(0, 'olsen'), value: { kind: 'range', low: 8, mid: 11, high: 14 } })).toBeUndefined());
+test('below detection is not a value', () => expect(soilValue(report('Nitrate-N < 2 mg/kg'), 'nitrateN')).toBeUndefined());
+
+test('conditions: yes, no, or unknown with the test that settles it', () => {
+  const bare = { ...wheatStrip, pH: undefined };
+  for (const which of CONDITIONS.filter((c) => c !== 'pottingMedium')) expect(condition(which, bare, undefined)).toMatchObject({ answer: 'unknown', test: expect.any(String) });
+  expect(condition('pottingMedium', bare, undefined).answer).toBe('no');
+  expect(condition('acidBelow5', { ...bare, pH: 4.8 }, undefined)).toEqual({ answer: 'yes', because: 'pH 4.8' });
+  expect(condition('acidBelow5', { ...bare, pH: 4.8 }, report('pH 6.2'))).toEqual({ answer: 'no', because: 'pH 6.2' });
+  expect(condition('phosphorusHigh', bare, report('P (Olsen) 32 mg/kg'))).toEqual({ answer: 'yes', because: 'high by Olsen' });
+  expect(condition('phosphorusHigh', bare, report('P 32 mg/kg'))).toMatchObject({ answer: 'unknown' });
+  expect(condition('saline', bare, report('EC saturated paste 5 mS/cm')).answer).toBe('yes');
+});
+test('sodic depends on the school: SAR 8 is ESP 9.4', () => {
+  const sar8 = report('saturated paste\nNa 183.9 mg/L\nCa 20.04 mg/L\nMg 12.15 mg/L');
+  expect(reportSar(sar8)?.value.mid).toBeCloseTo(8, 2);
+  expect([condition('sodic', wheatStrip, sar8, 'US').answer, condition('sodic', wheatStrip, sar8, 'Australia').answer]).toEqual(['no', 'yes']);
+});
