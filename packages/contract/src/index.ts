@@ -1,5 +1,6 @@
 export * from './product.js';
 export * from './plot.js';
+export * from './soil.js';
 export * from './recipe.js';
 export * from './claim.js';
 export * from './records.js';

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsNumber, Matches, Max, Min, ValidateNested } from 'class-validator';
-import { CROPS, MEDIA, TEXTURES, type Medium, type Texture } from '@wheat-ledger/core';
+import { CROPS, MEDIA, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
 
 export const CROP_KEYS: readonly string[] = CROPS.map((c) => c.key);
@@ -33,6 +33,24 @@ export class TemperatureInput {
   warmestDay?: number;
 }
 
+/** A shape measured with a tape; which lengths are meant follows from its kind, and a count for beds and rows. */
+export class ShapeInput {
+  @OneOf(SHAPES, 'a shape')
+  kind!: ShapeKind;
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Expected the lengths of the shape.' })
+  @ArrayMaxSize(5, { message: 'Expected at most five lengths.' })
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'Expected each length in metres.' })
+  @Min(0, { each: true, message: 'Expected lengths of zero or more.' })
+  @Max(100_000, { each: true, message: 'Expected lengths of at most 100 km.' })
+  lengthsM!: number[];
+
+  @Maybe()
+  @NumberBetween(1, 10_000, 'a count')
+  count?: number;
+}
+
 export class PlotInput {
   @Text(1, 120, 'a name')
   name!: string;
@@ -60,4 +78,10 @@ export class PlotInput {
   @IsISO8601({ strict: true }, { message: 'Read "$value", expected a date such as 2026-03-14.' })
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Read "$value", expected a date such as 2026-03-14.' })
   plantedOn!: string;
+
+  /** The shape its area was worked out from; an area typed outright has none. */
+  @Maybe()
+  @ValidateNested()
+  @Type(() => ShapeInput)
+  shape?: ShapeInput;
 }

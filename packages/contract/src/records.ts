@@ -2,6 +2,7 @@ import type { ClaimInput } from './claim.js';
 import type { PlotInput } from './plot.js';
 import type { ProductInput } from './product.js';
 import type { RecipeInput } from './recipe.js';
+import type { SoilReportInput } from './soil.js';
 
 /** What the server adds to an input it keeps. */
 export interface Kept {
@@ -12,12 +13,13 @@ export interface Kept {
   readonly deletedAt: string | null;
 }
 
+export type SoilReportRecord = SoilReportInput & Kept;
 export type PlotRecord = PlotInput & Kept;
 export type ProductRecord = ProductInput & Kept;
 export type RecipeRecord = RecipeInput & Kept;
 export type ClaimRecord = ClaimInput & Kept;
 
-export const RECORD_KINDS = ['plot', 'product', 'recipe', 'claim'] as const;
+export const RECORD_KINDS = ['plot', 'product', 'recipe', 'claim', 'soil'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';
 

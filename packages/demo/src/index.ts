@@ -1,3 +1,3 @@
 export { PRODUCTS } from './products.js';
-export { PLOTS } from './plots.js';
+export { PLOTS, SOIL_REPORTS, type NamedSoilReport } from './plots.js';
 export { CLAIMS, RECIPES, type NamedClaim, type NamedRecipe } from './stories.js';

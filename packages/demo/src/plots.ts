@@ -1,11 +1,24 @@
-import type { PlotInput } from '@wheat-ledger/contract';
+import type { PlotInput, SoilReportInput } from '@wheat-ledger/contract';
+import { readSoilSlip } from '@wheat-ledger/core';
 
 /** Monthly mean soil temperature at 10 cm, January first, °C: an invented logger in a cool temperate valley. */
 const LOGGER_C = [3.8, 3.9, 5.8, 8.9, 12.8, 16.2, 18.3, 17.9, 15.1, 11.2, 7.2, 4.7];
 
 /** Ashlark Hollow, an invented three-quarter-acre market plot. */
 export const PLOTS: readonly PlotInput[] = [
-  { name: 'Ashlark Hollow, wheat strip', areaM2: 900, crop: 'wheat', medium: 'mineralSoil', texture: 'loam', pH: 6.4, temperature: { kind: 'monthly', meansC: LOGGER_C }, plantedOn: '2026-03-15' },
-  { name: 'Dahlia rows', areaM2: 120, crop: 'dahlia', medium: 'mineralSoil', texture: 'loam', pH: 6.8, temperature: { kind: 'monthly', meansC: LOGGER_C }, plantedOn: '2026-05-10' },
+  { name: 'Ashlark Hollow, wheat strip', areaM2: 900, shape: { kind: 'rectangle', lengthsM: [75, 12] }, crop: 'wheat', medium: 'mineralSoil', texture: 'loam', pH: 6.4, temperature: { kind: 'monthly', meansC: LOGGER_C }, plantedOn: '2026-03-15' },
+  { name: 'Dahlia rows', areaM2: 120, shape: { kind: 'rows', lengthsM: [20, 1], count: 6 }, crop: 'dahlia', medium: 'mineralSoil', texture: 'loam', pH: 6.8, temperature: { kind: 'monthly', meansC: LOGGER_C }, plantedOn: '2026-05-10' },
   { name: 'Sweetcorn block', areaM2: 260, crop: 'sweetcorn', medium: 'mineralSoil', texture: 'sand', temperature: { kind: 'sine', meanC: 10.8, amplitudeC: 7.4, warmestDay: 205 }, plantedOn: '2026-05-15' },
+];
+
+/** A report that names its plot; the loader turns the name into an id. */
+export type NamedSoilReport = Omit<SoilReportInput, 'plotId'> & { readonly plot: string };
+
+/** Invented lab slips, as they would be pasted. */
+const slip = (plot: string, name: string, sampledOn: string, text: string): NamedSoilReport => ({
+  plot, name, sampledOn, depthM: 0.15, note: 'Invented slip, sample.', figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure as SoilReportInput['figures'][number]] : [])),
+});
+export const SOIL_REPORTS: readonly NamedSoilReport[] = [
+  slip('Ashlark Hollow, wheat strip', 'Slip HG-4, sample', '2024-02-12', 'pH 6.1\nOrganic matter 3.2 %\nOlsen, mg/kg\nPhosphorus 19\nammonium acetate, mg/kg\nPotassium 140\nMagnesium 88\nCalcium 1840\nSodium 31'),
+  slip('Ashlark Hollow, wheat strip', 'Slip HG-17, sample', '2026-02-09', 'pH 6.4\nOrganic matter 3.5 %\nOlsen, mg/kg\nPhosphorus 27\nammonium acetate, mg/kg\nPotassium 165\nMagnesium 92\nCalcium 1960\nSodium 28\nsaturated paste\nEC 0.7 mS/cm\nSodium 46 mg/L\nCalcium 120 mg/L\nMagnesium 24 mg/L\nNitrate-N < 2 mg/kg'),
 ];

@@ -7,6 +7,7 @@ import type { RecordStore } from '../common/recordStore.js';
 import type { Stored } from '../common/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { PlotStore } from '../ground/plot.store.js';
+import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { JournalEntry } from './journal.entity.js';
@@ -29,8 +30,9 @@ export class JournalService {
     product: ProductStore,
     recipe: RecipeStore,
     claim: ClaimStore,
+    soil: SoilReportStore,
   ) {
-    this.stores = { plot, product, recipe, claim };
+    this.stores = { plot, product, recipe, claim, soil };
   }
 
   async list({ before, limit = 50, recordId }: JournalQuery): Promise<Page<JournalRecord>> {

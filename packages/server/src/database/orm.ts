@@ -8,14 +8,16 @@ import { Recipe, RecipePart } from '../mix/recipe.entity.js';
 import { AnalysisLine, OfferLine, ProductEntity } from '../shelf/product.entity.js';
 import { Migration0001First } from './migrations/Migration0001First.js';
 import { Migration0002Shelf } from './migrations/Migration0002Shelf.js';
+import { Migration0003Ground } from './migrations/Migration0003Ground.js';
+import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */
 export const ormConfig = (clientUrl: string) =>
   defineConfig({
     clientUrl,
-    entities: [Workspace, Plot, ProductEntity, AnalysisLine, OfferLine, Recipe, RecipePart, ClaimEntity, JournalEntry],
+    entities: [Workspace, Plot, SoilReportEntity, SoilFigureLine, ProductEntity, AnalysisLine, OfferLine, Recipe, RecipePart, ClaimEntity, JournalEntry],
     extensions: [Migrator],
-    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }, { name: 'Migration0002Shelf', class: Migration0002Shelf }], snapshot: false, silent: true, tableName: 'migration' },
+    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }, { name: 'Migration0002Shelf', class: Migration0002Shelf }, { name: 'Migration0003Ground', class: Migration0003Ground }], snapshot: false, silent: true, tableName: 'migration' },
     // A query per relation: joining analysis and offers would multiply their rows.
     loadStrategy: LoadStrategy.SELECT_IN,
     forceUtcTimezone: true,

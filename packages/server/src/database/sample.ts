@@ -1,9 +1,10 @@
 import type { INestApplicationContext } from '@nestjs/common';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { ClaimInput, PlotInput, ProductInput, RecipeInput, validateInput } from '@wheat-ledger/contract';
-import { CLAIMS, PLOTS, PRODUCTS, RECIPES } from '@wheat-ledger/demo';
+import { ClaimInput, PlotInput, ProductInput, RecipeInput, SoilReportInput, validateInput } from '@wheat-ledger/contract';
+import { CLAIMS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from '@wheat-ledger/demo';
 import { ClaimStore } from '../claims/claim.store.js';
 import { PlotStore } from '../ground/plot.store.js';
+import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { JournalEntry } from '../book/journal.entity.js';
@@ -20,7 +21,9 @@ export async function loadSample(app: INestApplicationContext): Promise<boolean>
   const em = app.get(EntityManager).fork();
   if ((await em.count(JournalEntry)) > 0) return false;
   const [plots, products, recipes, claims] = [app.get(PlotStore), app.get(ProductStore), app.get(RecipeStore), app.get(ClaimStore)];
-  for (const plot of PLOTS) await plots.create(checked(PlotInput, plot));
+  const plotOf = new Map<string, string>();
+  for (const plot of PLOTS) plotOf.set(plot.name, (await plots.create(checked(PlotInput, plot))).id);
+  for (const { plot, ...report } of SOIL_REPORTS) await app.get(SoilReportStore).create(checked(SoilReportInput, { ...report, plotId: plotOf.get(plot) }));
   const idOf = new Map<string, string>();
   for (const product of PRODUCTS) idOf.set(product.name, (await products.create(checked(ProductInput, product))).id);
   for (const { product, ...claim } of CLAIMS) await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));

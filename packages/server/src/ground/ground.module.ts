@@ -1,7 +1,8 @@
 import { Controller, Module } from '@nestjs/common';
-import { PlotInput } from '@wheat-ledger/contract';
+import { PlotInput, SoilReportInput } from '@wheat-ledger/contract';
 import { recordController } from '../common/recordController.js';
 import { PlotStore } from './plot.store.js';
+import { SoilReportStore } from './soilReport.store.js';
 
 @Controller('plots')
 class PlotsController extends recordController(PlotInput) {
@@ -10,5 +11,12 @@ class PlotsController extends recordController(PlotInput) {
   }
 }
 
-@Module({ controllers: [PlotsController], providers: [PlotStore], exports: [PlotStore] })
+@Controller('soil-reports')
+class SoilReportsController extends recordController(SoilReportInput) {
+  constructor(store: SoilReportStore) {
+    super(store);
+  }
+}
+
+@Module({ controllers: [PlotsController, SoilReportsController], providers: [PlotStore, SoilReportStore], exports: [PlotStore, SoilReportStore] })
 export class GroundModule {}

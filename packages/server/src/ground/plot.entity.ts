@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { TemperatureInput } from '@wheat-ledger/contract';
+import type { ShapeInput, TemperatureInput } from '@wheat-ledger/contract';
 import type { Medium, Texture } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
 
@@ -25,4 +25,7 @@ export class Plot extends Stored {
 
   @Property({ type: 'date', fieldName: 'planted_on' })
   plantedOn!: string;
+
+  @Property({ type: 'json', nullable: true })
+  shape: ShapeInput | null = null;
 }

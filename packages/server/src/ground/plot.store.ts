@@ -1,10 +1,14 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
-import type { PlotInput, TemperatureInput } from '@wheat-ledger/contract';
+import { toShape, type FieldProblem, type PlotInput, type TemperatureInput } from '@wheat-ledger/contract';
+import { DomainError, formatNumber, plotArea } from '@wheat-ledger/core';
 import { RecordStore } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Plot } from './plot.entity.js';
+
+/** How far a stored area may be from that of its shape, relatively. */
+const AREA_TOLERANCE = 0.001;
 
 @Injectable()
 export class PlotStore extends RecordStore<Plot, PlotInput> {
@@ -19,12 +23,24 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     return new Plot();
   }
 
-  protected fill(plot: Plot, input: PlotInput): void {
-    const { name, areaM2, crop, medium, texture, plantedOn } = input;
-    Object.assign(plot, { name, areaM2, crop, medium, texture, plantedOn, pH: input.pH ?? null, temperature: instanceToPlain(input.temperature) as TemperatureInput });
+  /** A shape that cannot be is refused, and so is an area that is not its own. */
+  protected override async problems({ shape, areaM2 }: PlotInput): Promise<readonly FieldProblem[]> {
+    if (!shape) return [];
+    try {
+      const area = plotArea(toShape(shape)).value.mid;
+      return Math.abs(area - areaM2) <= AREA_TOLERANCE * area ? [] : [{ path: 'areaM2', message: `Read ${formatNumber(areaM2)} m², expected the ${formatNumber(area)} m² of the shape.` }];
+    } catch (error) {
+      if (error instanceof DomainError) return [{ path: 'shape.lengthsM', message: error.message }];
+      throw error;
+    }
   }
 
-  protected toInput({ name, areaM2, crop, medium, texture, pH, temperature, plantedOn }: Plot): PlotInput {
-    return { name, areaM2, crop, medium, texture, ...(pH === null ? {} : { pH }), temperature, plantedOn };
+  protected fill(plot: Plot, input: PlotInput): void {
+    const { name, areaM2, crop, medium, texture, plantedOn } = input;
+    Object.assign(plot, { name, areaM2, crop, medium, texture, plantedOn, pH: input.pH ?? null, shape: input.shape ? instanceToPlain(input.shape) : null, temperature: instanceToPlain(input.temperature) as TemperatureInput });
+  }
+
+  protected toInput({ name, areaM2, crop, medium, texture, pH, temperature, plantedOn, shape }: Plot): PlotInput {
+    return { name, areaM2, crop, medium, texture, ...(pH === null ? {} : { pH }), temperature, plantedOn, ...(shape === null ? {} : { shape }) };
   }
 }

@@ -1,6 +1,6 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type {
-  ClaimInput, ClaimRecord, JournalRecord, Kept, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind,
+  ClaimInput, ClaimRecord, JournalRecord, Kept, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, SoilReportInput, SoilReportRecord,
 } from '@wheat-ledger/contract';
 
 /** What is sent and what comes back, by kind of record. */
@@ -9,12 +9,13 @@ export interface Kinds {
   product: { input: ProductInput; record: ProductRecord };
   recipe: { input: RecipeInput; record: RecipeRecord };
   claim: { input: ClaimInput; record: ClaimRecord };
+  soil: { input: SoilReportInput; record: SoilReportRecord };
 }
 export type RecordOf<K extends RecordKind> = Kinds[K]['record'];
 export type InputOf<K extends RecordKind> = Kinds[K]['input'];
 type AnyRecord = RecordOf<RecordKind>;
 
-const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims' };
+const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims', soil: 'soil-reports' };
 const PAGE = 500;
 
 export interface Save {
@@ -35,7 +36,7 @@ export const api = createApi({
   reducerPath: 'api',
   // The absolute address lets the same code run where there is no page to be relative to.
   baseQuery: fetchBaseQuery({ baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api/v1` }),
-  tagTypes: ['plot', 'product', 'recipe', 'claim', 'journal'],
+  tagTypes: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
   endpoints: (build) => ({
     records: build.query<readonly AnyRecord[], { kind: RecordKind; removed?: boolean }>({
       queryFn: async ({ kind, removed = false }, _api, _extra, fetch) => {
@@ -73,7 +74,7 @@ export const api = createApi({
     }),
     undo: build.mutation<Kept, { entry: string }>({
       query: ({ entry }) => ({ url: `journal/${entry}/undo`, method: 'POST' }),
-      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'journal'],
+      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
     }),
     /** Takes back the latest change of one record. */
     undoLatest: build.mutation<Kept, { recordId: string }>({
@@ -84,7 +85,7 @@ export const api = createApi({
         const undone = await fetch({ url: `journal/${entry?.id ?? ''}/undo`, method: 'POST' });
         return undone.error ? { error: undone.error } : { data: undone.data as Kept };
       },
-      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'journal'],
+      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
     }),
   }),
 });

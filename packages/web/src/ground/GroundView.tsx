@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { format } from 'date-fns';
-import { PlotInput, toSite, type PlotRecord } from '@wheat-ledger/contract';
+import { PlotInput, toShape, toSite, type PlotRecord } from '@wheat-ledger/contract';
 import { CROPS, formatFixed, MEDIA, MEDIUM_NAMES, soilTemperature, TEXTURES } from '@wheat-ledger/core';
 import { Trash2 } from 'lucide-react';
 import { useRecords } from '../app/api';
@@ -16,6 +16,8 @@ import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
+import { PlotSketch, ShapeFields } from './ShapeFields';
+import { SoilReports } from './SoilReports';
 import { blankPlot, MONTHS, plotText, readPlot, type PlotText } from './plotText';
 
 const DAYS = 365;
@@ -67,12 +69,12 @@ function PlotForm({ record }: { record?: PlotRecord }) {
         <FormPart title="The plot">
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
             <TextField name="name" label="Name" />
-            <TextField name="area" label="Area" placeholder="120 m² or 0.75 acre" />
             <SelectField name="crop" label="Crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
             <TextField name="plantedOn" label="Sown, planted or growth starts" type="date" />
             <SelectField name="medium" label="Grown in" options={MEDIA.map((m) => ({ value: m, text: MEDIUM_NAMES[m] }))} />
             <SelectField name="texture" label="Texture" options={TEXTURES.map((t) => ({ value: t, text: t }))} />
             <TextField name="pH" label="pH" placeholder="not measured" inputMode="decimal" hint="decides how much urea is lost as ammonia" />
+            <ShapeFields plain={plain} readable={problems.length === 0} />
           </div>
         </FormPart>
         <FormPart title="How warm the soil is" hint="decides how fast everything organic, coated or urea is released">
@@ -89,6 +91,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
         </FormPart>
       </EditForm>
       <MarginNotes>
+        {problems.length === 0 && plain.shape && <MarginNote title="To scale"><PlotSketch shape={toShape(plain.shape)} /></MarginNote>}
         {problems.length === 0 && <MarginNote title="The year as typed"><YearOfWarmth plot={plain} /></MarginNote>}
         <MarginNote title="What rests on this"><p>The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen in the line at the top.</p></MarginNote>
       </MarginNotes>
@@ -111,7 +114,7 @@ export function GroundView() {
         {plots.map((p) => <NavLink key={p.id} to={`/ground/${p.id}`} className={(s) => link({ isActive: s.isActive || (!id && p.id === plot?.id) })}>{p.name}</NavLink>)}
         <NavLink to="/ground/new" className={link}>Another plot</NavLink>
       </nav>
-      {missing ? <Empty>That plot was taken out. It can be restored from the <Link to="/book" className="plain">book</Link>.</Empty> : <PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />}
+      {missing ? <Empty>That plot was taken out. It can be restored from the <Link to="/book" className="plain">book</Link>.</Empty> : <><PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />{record && <SoilReports plot={record} />}</>}
     </Sheet>
   );
 }

@@ -1,0 +1,114 @@
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useFieldArray, useFormContext } from 'react-hook-form';
+import { format } from 'date-fns';
+import { Trash2 } from 'lucide-react';
+import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
+import { readSoilSlip, SOIL_ANALYTE_NAMES, SOIL_ANALYTES, SOIL_METHOD_NAMES, SOIL_METHODS, SOIL_UNITS } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { EditForm, FormPart } from '../ui/EditForm';
+import { LongField, SelectField, TextField } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
+import { useTextForm } from '../ui/textForm';
+import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilText } from './soilText';
+
+const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE_NAMES[a] }));
+const METHOD_OPTIONS = SOIL_METHODS.map((m) => ({ value: m, text: SOIL_METHOD_NAMES[m] }));
+const UNIT_OPTIONS = SOIL_UNITS.map((u) => ({ value: u, text: u || 'none' }));
+
+/** The slip as pasted: what each line was read as, and the step that takes the figures over. */
+function PasteSlip() {
+  const { setValue, getValues } = useFormContext<SoilText>();
+  const [text, setText] = useState('');
+  const lines = useMemo(() => readSoilSlip(text).filter((l) => l.text !== ''), [text]);
+  const figures = lines.flatMap((l) => (l.figure ? [figureText(l.figure)] : []));
+  const take = (): void => {
+    setValue('figures', [...getValues('figures').filter((f) => f.value.trim() !== ''), ...figures], { shouldDirty: true });
+    setText('');
+  };
+  return (
+    <FormPart title="Paste the slip" hint="or the rows of a CSV; or type the figures below">
+      <label htmlFor="slip" className="sr-only">The text of the slip</label>
+      <textarea id="slip" rows={4} className="field font-mono text-sm" value={text} onChange={(e) => setText(e.target.value)} placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'} />
+      {lines.length > 0 && (
+        <div className="mt-2" data-testid="slip-lines">
+          <ul className="text-[0.9375rem]">{lines.map((l) => <li key={l.number}><span className="text-faint">{l.text}</span> → <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>{l.says}</span></li>)}</ul>
+          <button type="button" className="action mt-2" disabled={figures.length === 0} onClick={take}>Take over {figures.length} {figures.length === 1 ? 'figure' : 'figures'}</button>
+        </div>
+      )}
+    </FormPart>
+  );
+}
+
+function FigureRows() {
+  const { control } = useFormContext<SoilText>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'figures' });
+  return (
+    <FormPart title="Figures" hint="the method belongs to the number: 30 by one is not 30 by another">
+      <ul className="flex flex-col gap-1.5">
+        {fields.map((f, i) => (
+          <li key={f.id} className="grid grid-cols-2 gap-1.5 sm:grid-cols-[1.4fr_1fr_0.9fr_1.4fr_2rem] [&>*]:min-w-0">
+            <SelectField name={`figures.${i}.analyte`} label={`Figure ${i + 1}, of what`} bare options={ANALYTE_OPTIONS} />
+            <TextField name={`figures.${i}.value`} label={`Figure ${i + 1}, value`} bare placeholder="27 or < 2" />
+            <SelectField name={`figures.${i}.unit`} label={`Figure ${i + 1}, unit`} bare options={UNIT_OPTIONS} />
+            <SelectField name={`figures.${i}.method`} label={`Figure ${i + 1}, method`} bare options={METHOD_OPTIONS} />
+            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove figure {i + 1}</span></button>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="plain mt-1" onClick={() => append(blankFigure())}>Another figure</button>
+    </FormPart>
+  );
+}
+
+function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRecord }) {
+  const navigate = useNavigate();
+  const back = `/ground/${plot.id}`;
+  const takeOut = useTakeOut('soil', back);
+  const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const read = useMemo(() => readSoil(plot.id), [plot.id]);
+  const textForm = useTextForm<SoilText, SoilReportInput>({ Input: SoilReportInput, saved, version: record?.version, read, draft: `soil.${record?.id ?? `new.${plot.id}`}` });
+  const saving = useSaving({ kind: 'soil', textForm, existing: record && { id: record.id, version: textForm.base ?? record.version }, toInput: (text) => read(text).plain, nameOf: (r) => r.name, onSaved: () => void navigate(back) });
+  return (
+    <Sheet title={record ? record.name : 'A soil report'} question={`What was found in ${plot.name}, and by which method.`}>
+      <EditForm<'soil', SoilText>
+        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.figures.length} figures.</>}
+        actions={
+          <>
+            <button type="button" className="action" onClick={() => { textForm.discardDraft(); void navigate(back); }}>Leave without saving</button>
+            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
+          </>
+        }
+      >
+        <PasteSlip />
+        <div className="grid gap-3 sm:grid-cols-3">
+          <TextField name="name" label="Lab and slip" placeholder="Slip HG-17" />
+          <TextField name="sampledOn" label="Sampled on" type="date" />
+          <TextField name="depth" label="Depth of the layer" placeholder="15 cm or 6 in" />
+        </div>
+        <FigureRows />
+        <LongField name="note" label="Note" />
+      </EditForm>
+      <MarginNotes>
+        <MarginNote title="Methods"><p>Olsen, Bray and Mehlich-3 take different shares of the phosphorus out of the same soil. Low, medium and high only exist within one method, and a figure without its method has no class here.</p></MarginNote>
+        <MarginNote title="Below detection"><p>Write &lt; 2 as the slip does. It is kept as that: neither nothing nor two.</p></MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}
+
+/** A new or kept report of a plot. */
+export function SoilReportEditor() {
+  const { id, reportId } = useParams();
+  const { records: plots, isLoading } = useRecords('plot');
+  const { records: reports, isLoading: reportsLoading } = useRecords('soil');
+  if (isLoading || reportsLoading) return <Loading what="the report" />;
+  const plot = plots.find((p) => p.id === id);
+  const record = reports.find((r) => r.id === reportId);
+  if (!plot || (reportId !== 'new' && !record)) return <Sheet title="No such report" question="It was taken out, or never stood here."><Empty>What was taken out can be restored from the book.</Empty></Sheet>;
+  return <ReportForm key={record?.id ?? 'new'} plot={plot} {...(record ? { record } : {})} />;
+}

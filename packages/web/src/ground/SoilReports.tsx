@@ -1,0 +1,97 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
+import { condition, CONDITION_NAMES, CONDITIONS, formatGiven, printDeclared, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, type DeclaredValue, type SoilFigure } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { FigureButton } from '../ui/FigureButton';
+import { DerivedFigures } from './DerivedFigures';
+
+/** The reports of a plot, the newest first. */
+export function useReportsOf(plotId: string): readonly SoilReportRecord[] {
+  const { records } = useRecords('soil');
+  return useMemo(() => records.filter((r) => r.plotId === plotId).sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)), [records, plotId]);
+}
+
+const rowKey = (f: Pick<SoilFigure, 'analyte' | 'method' | 'unit'>): string => `${f.analyte}|${f.method}|${f.unit}`;
+
+/** A tiny line through the numbers of a row, oldest first; nothing with fewer than two. */
+function Trend({ values }: { values: readonly number[] }) {
+  if (values.length < 2) return null;
+  const low = Math.min(...values);
+  const span = Math.max(...values) - low || 1;
+  const points = values.map((v, i) => `${2 + (i / (values.length - 1)) * 56},${18 - ((v - low) / span) * 14}`).join(' ');
+  return <svg width="60" height="20" role="img" aria-label={`from ${formatGiven(values[0])} to ${formatGiven(values.at(-1))}`}><polyline points={points} fill="none" stroke="var(--slate)" strokeWidth="1.8" /></svg>;
+}
+
+function History({ reports }: { reports: readonly SoilReportRecord[] }) {
+  const rows = useMemo(() => {
+    const found = new Map<string, SoilFigure>();
+    for (const r of reports) for (const f of toSoilReport(r).figures) if (!found.has(rowKey(f))) found.set(rowKey(f), f);
+    return [...found.values()];
+  }, [reports]);
+  const oldestFirst = [...reports].reverse();
+  const at = (report: SoilReportRecord, row: SoilFigure): DeclaredValue | undefined => toSoilReport(report).figures.find((f) => rowKey(f) === rowKey(row))?.value;
+  return (
+    <div className="overflow-x-auto">
+      <table className="ledger" data-testid="soil-history">
+        <caption className="pb-1 text-left text-sm text-faint">What was found, with its method: only figures of one method are compared</caption>
+        <thead>
+          <tr>
+            <th scope="col">Measured</th><th scope="col">how</th>
+            {oldestFirst.map((r) => <th key={r.id} scope="col" className="num"><Link to={`/ground/${r.plotId}/soil/${r.id}`} className="underline underline-offset-2">{r.sampledOn}</Link></th>)}
+            <th scope="col"><span className="sr-only">Trend</span></th><th scope="col">class</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const values = oldestFirst.map((r) => at(r, row));
+            return (
+              <tr key={rowKey(row)}>
+                <th scope="row">{SOIL_ANALYTE_NAMES[row.analyte]}{row.unit && <span className="text-faint">, {row.unit}</span>}</th>
+                <td className="text-faint">{SOIL_METHOD_NAMES[row.method]}</td>
+                {values.map((v, i) => <td key={oldestFirst[i]?.id} className="num">{v ? printDeclared(v) : '–'}</td>)}
+                <td><Trend values={values.flatMap((v) => (v?.kind === 'number' ? [v.value] : []))} /></td>
+                <td>{soilClass(row) ?? <span className="text-faint">–</span>}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** What is known of a plot's soil: its reports, what follows from the newest, and what it can be called. */
+export function SoilReports({ plot }: { plot: PlotRecord }) {
+  const reports = useReportsOf(plot.id);
+  const [newest] = reports;
+  const report = newest && toSoilReport(newest);
+  const site = toSite(plot);
+  return (
+    <section className="mt-8 border-t-4 border-double border-line-strong pt-4">
+      <div className="mb-2 flex items-end gap-3">
+        <h2 className="mr-auto text-xl">Soil reports</h2>
+        <Link to={`/ground/${plot.id}/soil/new`} className="action">Enter a soil report</Link>
+      </div>
+      {reports.length === 0 ? <p className="text-faint">None yet. Paste a lab slip, and sodium, lime, sulfur and what the soil holds follow from it.</p> : <History reports={reports} />}
+      {report && <DerivedFigures report={report} site={site} />}
+      <h3 className="mt-6 mb-1 text-lg">What this soil is</h3>
+      <table className="ledger" data-testid="conditions">
+        <caption className="sr-only">Conditions of the soil, each with the reason or the test that would tell</caption>
+        <tbody>
+          {CONDITIONS.map((c) => {
+            const found = condition(c, site, report);
+            return (
+              <tr key={c}>
+                <th scope="row">{CONDITION_NAMES[c]}</th>
+                <td className={`font-semibold ${found.answer === 'unknown' ? 'text-slate' : ''}`}>{found.answer}</td>
+                <td className="text-faint">{found.answer === 'unknown' ? <>test {found.test}</> : found.figure ? <FigureButton figure={found.figure}>{found.because}</FigureButton> : found.because}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-3 text-sm text-faint">EC tells how much salt is dissolved in the soil’s water. CEC tells how much charge the soil has to hold calcium, magnesium and potassium. They are not the same.</p>
+    </section>
+  );
+}
