@@ -20,7 +20,7 @@ beforeAll(async () => {
   Object.assign(VIEWS, {
     shelf: '/shelf', 'a bag': `/shelf/${id('Hobbingate Steady Prills')}`, price: '/price', release: '/release', mix: `/mix/${(await list('recipes'))[0]?.id}`,
     'the label desk': '/shelf/label', materials: '/shelf/materials',
-    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', book: '/book',
+    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'a soil report': `/ground/${(await list('plots'))[0]?.id}/soil/new`, book: '/book',
   });
 });
 afterAll(async () => {
@@ -37,7 +37,7 @@ async function show(path: string, size?: { width: number; height: number }, them
   await page.waitForSelector('#find');
   return page;
 }
-const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'book'];
+const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'a soil report', 'book'];
 
 describe.each(['day', 'evening'])('in the light of %s', (theme) => {
   test.each(NAMES)('axe finds nothing serious on %s', async (name) => {

@@ -20,5 +20,5 @@ const slip = (plot: string, name: string, sampledOn: string, text: string): Name
 });
 export const SOIL_REPORTS: readonly NamedSoilReport[] = [
   slip('Ashlark Hollow, wheat strip', 'Slip HG-4, sample', '2024-02-12', 'pH 6.1\nOrganic matter 3.2 %\nOlsen, mg/kg\nPhosphorus 19\nammonium acetate, mg/kg\nPotassium 140\nMagnesium 88\nCalcium 1840\nSodium 31'),
-  slip('Ashlark Hollow, wheat strip', 'Slip HG-17, sample', '2026-02-09', 'pH 6.4\nOrganic matter 3.5 %\nOlsen, mg/kg\nPhosphorus 27\nammonium acetate, mg/kg\nPotassium 165\nMagnesium 92\nCalcium 1960\nSodium 28\nsaturated paste\nEC 0.7 mS/cm\nSodium 46 mg/L\nCalcium 120 mg/L\nMagnesium 24 mg/L\nNitrate-N < 2 mg/kg'),
+  slip('Ashlark Hollow, wheat strip', 'Slip HG-17, sample', '2026-02-09', 'pH 6.4\nOrganic matter 3.5 %\nOlsen, mg/kg\nPhosphorus 27\nammonium acetate, mg/kg\nPotassium 165\nMagnesium 92\nCalcium 1960\nSodium 28\nNitrate-N in water < 2 mg/kg\nsaturated paste\nEC 0.7 mS/cm\nSodium 46 mg/L\nCalcium 120 mg/L\nMagnesium 24 mg/L'),
 ];

@@ -1,0 +1,87 @@
+import type { Page } from 'puppeteer-core';
+import { choose, clickButton, clickLink, expectText, field, fill, openScreen, startLedger, type Ledger, type Screen } from './harness';
+
+let ledger: Ledger;
+let screen: Screen;
+beforeAll(async () => {
+  ledger = await startLedger();
+  screen = await openScreen();
+});
+afterAll(async () => {
+  await screen.close();
+  await ledger.stop();
+});
+
+const sketch = (page: Page): Promise<string> => page.$eval('aside svg[aria-label^="The plot to scale"]', (e) => e.getAttribute('aria-label') ?? '');
+
+test('a ring bed is measured, drawn to scale, and its area opens to its working', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/ground/new`);
+  await fill(page, 'Name', 'Apple ring');
+  await choose(page, 'Its shape', 'a ring round a stem');
+  await fill(page, 'Inner edge from the middle', '1 ft');
+  await fill(page, 'Outer edge from the middle', '3 ft');
+  // π(3² − 1²) ft² = 25.13 ft² = 2.335 m².
+  await expectText(page, 'main', /Area 2\.33 m²|Area 2\.34 m²/);
+  expect(await sketch(page)).toBe('The plot to scale, 1.8 by 1.8 m over all');
+  await page.locator('main form .fig').click();
+  await expectText(page, '[data-testid=working]', /outer less inner/);
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Apple ring”/);
+  const { items } = await ledger.api<{ items: { name: string; areaM2: number; shape?: { kind: string } }[] }>('plots');
+  expect(items.find((p) => p.name === 'Apple ring')).toMatchObject({ areaM2: expect.closeTo(2.335, 3), shape: { kind: 'ring' } });
+  await page.close();
+});
+
+test('sides that do not meet are told beside the field', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/ground/new`);
+  await fill(page, 'Name', 'Open triangle');
+  await choose(page, 'Its shape', 'a triangle');
+  for (const [i, side] of ['1 m', '2 m', '9 m'].entries()) await fill(page, `Side ${i + 1}`, side);
+  await clickButton(page, 'Save');
+  await expectText(page, 'main', /they do not meet/);
+  await page.close();
+});
+
+test('a soil slip is pasted, taken over, saved; what follows from it opens to its working', async () => {
+  const page = await screen.open();
+  await page.goto(`${ledger.address}/ground`);
+  await clickLink(page, 'Sweetcorn block');
+  await expectText(page, '[data-testid=conditions]', /sodicunknowntest sodium, calcium and magnesium/);
+  await clickLink(page, 'Enter a soil report');
+  await (await field(page, 'The text of the slip')).focus();
+  await page.keyboard.type('pH 4.8\nOlsen, mg/kg\nPhosphorus 32\nsaturated paste\nSodium 230 mg/L\nCalcium 20.04 mg/L\nMagnesium 12.15 mg/L\nGlow 3 %');
+  await expectText(page, '[data-testid=slip-lines]', /Phosphorus 32 → phosphorus, Olsen.*Glow 3 % → a number without a name that is known/);
+  await clickButton(page, 'Take over 5 figures');
+  await fill(page, 'Lab and slip', 'Slip by mouse');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Slip by mouse”/);
+  await expectText(page, '[data-testid=soil-history]', /phosphorus, mg\/kgOlsen32high/);
+  await expectText(page, '[data-testid=conditions]', /sodicno.*acid, below pH 5yespH 4\.8.*phosphorus high alreadyyeshigh by Olsen/);
+  // 230 ÷ 22.99 = 10.0 over √((1 + 1) ÷ 2): SAR 10.0; lime from pH 4.8 to 6.5.
+  await expectText(page, '[data-testid=derived]', /Sodium adsorption ratio10\.0.*Pure lime to pH 6\.5\d+/);
+  await page.locator('[data-testid=derived] .fig').click();
+  await expectText(page, '[data-testid=working]', /USDA Handbook 60/);
+  await page.close();
+});
+
+test('the same by keyboard alone', async () => {
+  const page = await screen.open();
+  const { items } = await ledger.api<{ items: { id: string; name: string }[] }>('plots');
+  await page.goto(`${ledger.address}/ground/${items.find((p) => p.name === 'Dahlia rows')!.id}/soil/new`);
+  await (await field(page, 'The text of the slip')).focus();
+  await page.keyboard.type('pH 7.8');
+  await expectText(page, '[data-testid=slip-lines]', /pH, method not said/);
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await (await field(page, 'Lab and slip')).focus();
+  await page.keyboard.type('Slip by key');
+  await page.keyboard.press('Enter');
+  await expectText(page, '[role=status]', /Saved “Slip by key”/);
+  await expectText(page, '[data-testid=conditions]', /alkaline, above pH 7\.5yes/);
+  await page.close();
+});
+
+test('nothing was thrown', () => expect(screen.troubles).toEqual([]));
