@@ -35,4 +35,4 @@ const unit = [
 const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];
 
 /** `E2E=1` runs the browser tests, which need a built app; without it, everything else runs. */
-export default { projects: process.env.E2E ? e2e : unit, ...(process.env.E2E ? { maxWorkers: 1 } : {}), testTimeout: process.env.E2E ? 120_000 : 30_000 };
+export default { projects: process.env.E2E ? e2e : unit, ...(process.env.E2E ? { maxWorkers: 2 } : {}), testTimeout: process.env.E2E ? 120_000 : 30_000 };

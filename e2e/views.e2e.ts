@@ -28,10 +28,16 @@ afterAll(async () => {
   await ledger.stop();
 });
 
+const pages = new Map<string, Page>();
+/** A view in a page of that size and light, each opened once and kept for the next view. */
 async function show(path: string, size?: { width: number; height: number }, theme = 'day'): Promise<Page> {
-  const page = await screen.open(size);
-  await page.goto(`${ledger.address}/api/v1/health`);
-  await page.evaluate((all) => { for (const [k, v] of Object.entries(all)) localStorage.setItem(`wheat-ledger.${k}`, JSON.stringify(v)); }, { ...kept, settings: { theme } });
+  const key = `${size?.width ?? ''} ${theme}`;
+  const page = pages.get(key) ?? (await screen.open(size));
+  if (!pages.has(key)) {
+    pages.set(key, page);
+    await page.goto(`${ledger.address}/api/v1/health`);
+    await page.evaluate((all) => { for (const [k, v] of Object.entries(all)) localStorage.setItem(`wheat-ledger.${k}`, JSON.stringify(v)); }, { ...kept, settings: { theme } });
+  }
   await page.goto(ledger.address + path);
   await page.waitForSelector('main h1');
   await page.waitForSelector('#find');
@@ -48,7 +54,6 @@ describe.each(['day', 'evening'])('in the light of %s', (theme) => {
       return (await axe.run()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.failureSummary.slice(0, 160)}`).join(' | ')}`);
     });
     expect(violations).toEqual([]);
-    await page.close();
   });
 });
 
@@ -58,7 +63,6 @@ test.each(NAMES)('at 390 px, %s neither scrolls sideways nor loses its frame', a
   expect(sizes.across).toBeLessThanOrEqual(390);
   expect(sizes.sheet).toBeLessThanOrEqual(sizes.room + 1);
   expect(sizes.bench).toBeLessThanOrEqual(844 + 1);
-  await page.close();
 });
 
 test('the working opens over the sheet on a phone and closes again', async () => {
@@ -67,7 +71,6 @@ test('the working opens over the sheet on a phone and closes again', async () =>
   await expectText(page, '[data-testid=working]', /EUR\/kg/);
   const box = await page.$eval('[data-testid=working]', (e) => { const r = e.getBoundingClientRect(); return { top: r.top, width: r.width }; });
   expect([box.top < 844, box.width <= 390]).toEqual([true, true]);
-  await page.close();
 });
 
 test('prints without frame or buttons, on one or two A4 pages', async () => {
@@ -80,7 +83,7 @@ test('prints without frame or buttons, on one or two A4 pages', async () => {
   await page.emulateMediaType('print');
   const shown = await page.evaluate(() => ['nav[aria-label=Stages]', '[data-testid=bench]', 'aside', 'main'].map((s) => document.querySelector(s)!.checkVisibility()));
   expect(shown).toEqual([false, false, false, true]);
-  await page.close();
+  await page.emulateMediaType('screen');
 });
 
 test('an address that leads nowhere says so and offers a way back', async () => {

@@ -1,10 +1,12 @@
 // Dependencies and builds, each only when something changed.
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { must, ROOT, tool } from './run.mjs';
 
+export const WEB_ROOT = join(ROOT, 'packages/web/dist/app');
 const STAMP = join(ROOT, 'node_modules/.cache/installed-lock');
+const BUNDLE_STAMP = join(ROOT, 'node_modules/.cache/bundled-from');
 const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
 
 /** Whether what is installed is what the lock file says. */
@@ -25,11 +27,25 @@ export async function compile() {
   await must(node, [tsc, '-b'], { quiet: true });
 }
 
-/** Bundles the web app into packages/web/dist/app. */
-export async function bundle() {
-  const [node, vite] = tool('vite/bin/vite.js');
-  await must(node, [vite, 'build', '--logLevel', 'warn'], { quiet: true, cwd: join(ROOT, 'packages/web') });
+/** Paths, sizes and times of everything the web app is bundled from. */
+function bundleInputs() {
+  const hash = createHash('sha256').update(lockHash());
+  for (const folder of ['packages/core/src', 'packages/contract/src', 'packages/web/src', 'packages/web/public'])
+    for (const entry of readdirSync(join(ROOT, folder), { recursive: true }).sort()) {
+      const { size, mtimeMs } = statSync(join(ROOT, folder, entry));
+      hash.update(`${folder}/${entry} ${size} ${mtimeMs}\n`);
+    }
+  for (const file of ['packages/web/index.html', 'packages/web/vite.config.mjs', 'packages/web/package.json']) hash.update(readFileSync(join(ROOT, file)));
+  return hash.digest('hex');
 }
 
-export const WEB_ROOT = join(ROOT, 'packages/web/dist/app');
+/** Bundles the web app into packages/web/dist/app when something it is made from changed. */
+export async function bundle() {
+  const inputs = bundleInputs();
+  if (existsSync(BUNDLE_STAMP) && existsSync(join(WEB_ROOT, 'index.html')) && readFileSync(BUNDLE_STAMP, 'utf8') === inputs) return;
+  const [node, vite] = tool('vite/bin/vite.js');
+  await must(node, [vite, 'build', '--logLevel', 'warn'], { quiet: true, cwd: join(ROOT, 'packages/web') });
+  writeFileSync(BUNDLE_STAMP, inputs);
+}
+
 export const SERVER_MAIN = join(ROOT, 'packages/server/dist/main.js');
