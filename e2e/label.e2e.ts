@@ -1,3 +1,6 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { choose, clickButton, clickLink, expectText, field, fill, openScreen, startLedger, tick, type Ledger, type Screen } from './harness';
 
@@ -93,6 +96,28 @@ test('a material of the library becomes a bag of one’s own, its figures marked
   expect(new Set(made.analysis.map((a) => a.provenance))).toEqual(new Set(['typical']));
   expect(made.analysis[0]?.value).toEqual({ kind: 'range', low: 11, mid: 13, high: 15 });
   await page.close();
+});
+
+test('the whole ledger is exported to a file and taken over by an empty one, after a look into it', async () => {
+  const bare = await startLedger({ sample: false });
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-file-'));
+  const path = join(folder, 'ledger.json');
+  writeFileSync(path, await (await fetch(`${ledger.address}/api/v1/workspace/export`)).text());
+  const page = await screen.open();
+  await page.goto(`${bare.address}/book`);
+  const input = await page.waitForSelector('input[type=file]');
+  writeFileSync(join(folder, 'broken.json'), '{"format": ');
+  await input!.uploadFile(join(folder, 'broken.json'));
+  await expectText(page, 'main [role=alert]', /expected the JSON file that an export gives/);
+  await input!.uploadFile(path);
+  await expectText(page, '[data-testid=import-report]', /holds 3 plots, \d+ bags, 2 soil reports, 2 recipes, 4 claims\..*0 are here already/);
+  expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
+  await page.locator('[data-testid=import-report] button').click();
+  await expectText(page, '[data-testid=import-report]', /Taken over/);
+  expect(await (await fetch(`${bare.address}/api/v1/workspace/export`)).json()).toEqual(JSON.parse(readFileSync(path, 'utf8')));
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
+  await bare.stop();
 });
 
 test('nothing was thrown', () => expect(screen.troubles).toEqual([]));

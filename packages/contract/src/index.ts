@@ -4,5 +4,6 @@ export * from './soil.js';
 export * from './recipe.js';
 export * from './claim.js';
 export * from './records.js';
+export * from './exchange.js';
 export * from './validate.js';
 export * from './toCore.js';

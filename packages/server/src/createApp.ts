@@ -3,6 +3,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
+import { json } from 'express';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
@@ -13,6 +14,8 @@ import type { Config } from './config.js';
 
 /** Largest JSON body; a product with everything filled in is a few kB. */
 const BODY_LIMIT = '256kb';
+/** A whole workspace of ten thousand bags is some 15 MB. */
+const IMPORT_LIMIT = '32mb';
 
 /** The application, migrated and ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -28,6 +31,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     }),
   );
   app.use(compression());
+  app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());

@@ -1,14 +1,19 @@
-import { Controller, Get, HttpCode, Module, Param, Post, Query } from '@nestjs/common';
+import { Readable } from 'node:stream';
+import { Body, Controller, Get, HttpCode, Module, Param, Post, Query, StreamableFile } from '@nestjs/common';
+import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
-import { IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
-import type { JournalRecord, Kept, Page } from '@wheat-ledger/contract';
+import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
+import type { ImportReport, JournalRecord, Kept, Page } from '@wheat-ledger/contract';
 import { ClaimsModule } from '../claims/claims.module.js';
 import { inputPipe } from '../common/inputPipe.js';
+import { workspaceSchema } from '../common/openapi.js';
 import { notFound } from '../common/problems.js';
 import { GroundModule } from '../ground/ground.module.js';
 import { MixModule } from '../mix/mix.module.js';
 import { ShelfModule } from '../shelf/shelf.module.js';
+import { ExchangeService } from './exchange.service.js';
 import { JournalService } from './journal.service.js';
+import { Stores } from './stores.service.js';
 
 const ENTRY = /^\d{1,18}$/;
 
@@ -46,5 +51,34 @@ class JournalController {
   }
 }
 
-@Module({ imports: [GroundModule, ShelfModule, MixModule, ClaimsModule], controllers: [JournalController], providers: [JournalService] })
+class ImportQueryDto {
+  /** Without it the file is only tried. */
+  @IsOptional()
+  @IsIn(['yes', 'no'], { message: 'Expected write as yes or no.' })
+  write?: 'yes' | 'no';
+}
+
+@Controller('workspace')
+class WorkspaceController {
+  constructor(private readonly exchange: ExchangeService) {}
+
+  @Get('export')
+  export(): StreamableFile {
+    return new StreamableFile(Readable.from(this.exchange.export()), { type: 'application/json', disposition: 'attachment; filename="wheat-ledger.json"' });
+  }
+
+  @Get('schema')
+  schema(): object {
+    return workspaceSchema();
+  }
+
+  @Post('import')
+  @HttpCode(200)
+  @Throttle({ default: { limit: 30, ttl: 60_000 } })
+  import(@Body() file: unknown, @Query(inputPipe(ImportQueryDto)) { write }: ImportQueryDto): Promise<ImportReport> {
+    return this.exchange.import(file, write === 'yes');
+  }
+}
+
+@Module({ imports: [GroundModule, ShelfModule, MixModule, ClaimsModule], controllers: [JournalController, WorkspaceController], providers: [Stores, JournalService, ExchangeService] })
 export class BookModule {}

@@ -1,16 +1,10 @@
 import { EntityManager, type FilterQuery } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
-import type { JournalRecord, Kept, Page, RecordKind } from '@wheat-ledger/contract';
-import { ClaimStore } from '../claims/claim.store.js';
+import type { JournalRecord, Kept, Page } from '@wheat-ledger/contract';
 import { ProblemException, notFound } from '../common/problems.js';
-import type { RecordStore } from '../common/recordStore.js';
-import type { Stored } from '../common/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
-import { PlotStore } from '../ground/plot.store.js';
-import { SoilReportStore } from '../ground/soilReport.store.js';
-import { RecipeStore } from '../mix/recipe.store.js';
-import { ProductStore } from '../shelf/product.store.js';
 import { JournalEntry } from './journal.entity.js';
+import { Stores } from './stores.service.js';
 
 export interface JournalQuery {
   readonly before?: string | undefined;
@@ -21,19 +15,11 @@ export interface JournalQuery {
 /** Reads the journal and takes changes back. An undo is itself a change, so it can be undone too. */
 @Injectable()
 export class JournalService {
-  private readonly stores: Readonly<Record<RecordKind, RecordStore<Stored, object>>>;
-
   constructor(
     private readonly em: EntityManager,
     private readonly scope: WorkspaceScope,
-    plot: PlotStore,
-    product: ProductStore,
-    recipe: RecipeStore,
-    claim: ClaimStore,
-    soil: SoilReportStore,
-  ) {
-    this.stores = { plot, product, recipe, claim, soil };
-  }
+    private readonly stores: Stores,
+  ) {}
 
   async list({ before, limit = 50, recordId }: JournalQuery): Promise<Page<JournalRecord>> {
     const where: FilterQuery<JournalEntry> = {
@@ -53,7 +39,7 @@ export class JournalService {
     if (!entry) throw notFound('entry');
     if ((await this.latestOf([entry.recordId])).get(entry.recordId) !== entry.id)
       throw new ProblemException('not-latest', HttpStatus.CONFLICT, 'Something was changed after it. Undo the newer change first.');
-    const store = this.stores[entry.kind];
+    const store = this.stores.of(entry.kind);
     const { version } = await store.get(entry.recordId);
     switch (entry.action) {
       case 'create':

@@ -3,6 +3,7 @@ import type { INestApplication } from '@nestjs/common';
 import { getMetadataStorage } from 'class-validator';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import * as contract from '@wheat-ledger/contract';
+import type { WorkspaceList } from '@wheat-ledger/contract';
 
 type Constructor = new () => object;
 
@@ -35,5 +36,28 @@ function describeContract(): void {
 export function serveOpenApi(app: INestApplication): void {
   describeContract();
   const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Wheat Ledger').setVersion('1').build());
+  schemas = document.components?.schemas ?? {};
   SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs-json' });
+}
+
+let schemas: Readonly<Record<string, unknown>> = {};
+
+const ITEM_SCHEMAS: Readonly<Record<WorkspaceList, string>> = { plots: 'PlotInput', products: 'ProductInput', soilReports: 'SoilReportInput', recipes: 'RecipeInput', claims: 'ClaimInput' };
+
+/** The JSON Schema of a workspace file, from the same rules that read it. */
+export function workspaceSchema(): object {
+  const defs = JSON.parse(JSON.stringify(schemas).replaceAll('#/components/schemas/', '#/$defs/')) as Record<string, unknown>;
+  const item = (name: string): object => ({ allOf: [{ $ref: `#/$defs/${name}` }, { type: 'object', required: ['id'], properties: { id: { type: 'string', format: 'uuid' }, removed: { const: true } } }] });
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Wheat Ledger workspace',
+    type: 'object',
+    required: ['format', 'version'],
+    properties: {
+      format: { const: contract.WORKSPACE_FORMAT },
+      version: { const: contract.WORKSPACE_VERSION },
+      ...Object.fromEntries(Object.entries(ITEM_SCHEMAS).map(([list, name]) => [list, { type: 'array', items: item(name) }])),
+    },
+    $defs: defs,
+  };
 }

@@ -66,6 +66,11 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     return this.toRecord(await this.load(this.em, id));
   }
 
+  /** Whether the workspace has a record with this id, present or removed. */
+  async has(id: string): Promise<boolean> {
+    return (await this.em.count(this.entity, { id, workspace: this.scope.id } as FilterQuery<Entity>)) > 0;
+  }
+
   async create(input: Input, id: string = randomUUID()): Promise<Input & Kept> {
     return this.em.transactional(async (em) => {
       await this.check(input, em);

@@ -1,6 +1,6 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type {
-  ClaimInput, ClaimRecord, JournalRecord, Kept, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, SoilReportInput, SoilReportRecord,
+  ClaimInput, ClaimRecord, ImportReport, JournalRecord, Kept, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, SoilReportInput, SoilReportRecord,
 } from '@wheat-ledger/contract';
 
 /** What is sent and what comes back, by kind of record. */
@@ -16,6 +16,7 @@ export type InputOf<K extends RecordKind> = Kinds[K]['input'];
 type AnyRecord = RecordOf<RecordKind>;
 
 const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims', soil: 'soil-reports' };
+const ALL_TAGS = ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'] as const;
 const PAGE = 500;
 
 export interface Save {
@@ -36,7 +37,7 @@ export const api = createApi({
   reducerPath: 'api',
   // The absolute address lets the same code run where there is no page to be relative to.
   baseQuery: fetchBaseQuery({ baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api/v1` }),
-  tagTypes: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
+  tagTypes: ALL_TAGS,
   endpoints: (build) => ({
     records: build.query<readonly AnyRecord[], { kind: RecordKind; removed?: boolean }>({
       queryFn: async ({ kind, removed = false }, _api, _extra, fetch) => {
@@ -74,7 +75,12 @@ export const api = createApi({
     }),
     undo: build.mutation<Kept, { entry: string }>({
       query: ({ entry }) => ({ url: `journal/${entry}/undo`, method: 'POST' }),
-      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
+      invalidatesTags: [...ALL_TAGS],
+    }),
+    /** Looks into a workspace file, and takes it over when told to. */
+    importWorkspace: build.mutation<ImportReport, { file: object; write: boolean }>({
+      query: ({ file, write }) => ({ url: 'workspace/import', method: 'POST', params: write ? { write: 'yes' } : {}, body: file }),
+      invalidatesTags: (result) => (result?.written ? [...ALL_TAGS] : []),
     }),
     /** Takes back the latest change of one record. */
     undoLatest: build.mutation<Kept, { recordId: string }>({
@@ -85,12 +91,12 @@ export const api = createApi({
         const undone = await fetch({ url: `journal/${entry?.id ?? ''}/undo`, method: 'POST' });
         return undone.error ? { error: undone.error } : { data: undone.data as Kept };
       },
-      invalidatesTags: ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'],
+      invalidatesTags: [...ALL_TAGS],
     }),
   }),
 });
 
-export const { useSaveMutation, useRemoveMutation, useRestoreMutation, useJournalQuery, useUndoMutation, useUndoLatestMutation } = api;
+export const { useSaveMutation, useRemoveMutation, useRestoreMutation, useJournalQuery, useUndoMutation, useUndoLatestMutation, useImportWorkspaceMutation } = api;
 
 const NONE: readonly never[] = [];
 

@@ -6,6 +6,7 @@ import { problemOf, useJournalQuery, useUndoMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { changesBetween } from './changes';
+import { Exchange } from './Exchange';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 
@@ -40,6 +41,7 @@ export function BookView() {
   if (isLoading) return <Loading what="the book" />;
   return (
     <Sheet title="Book" question="What was changed, and when?" actions={<button type="button" className="action" onClick={() => window.print()}>Print</button>}>
+      <Exchange />
       {error !== undefined && <Failed error={error} retry={() => void refetch()} />}
       {data?.items.length === 0 && <Empty>Nothing was entered yet.</Empty>}
       {data && data.items.length > 0 && (
