@@ -74,6 +74,14 @@ async function benchMix(core, contract, demo) {
   row(`cheapest mix from ${products.length} products`, ms(whole), `${(100 * Math.min(1, share)).toFixed(0)} % of it in the solver`);
 }
 
+const LABEL = 'Ridgeway Meadow Feed 5-3-4\nGUARANTEED ANALYSIS\nTotal Nitrogen (N) ........ 5.0%\n   1.0% Ammoniacal Nitrogen\n   4.0% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
+
+async function benchLabel(core) {
+  const hundred = await median(() => { for (let i = 0; i < 100; i++) core.readLabel(LABEL); });
+  const split = await median(() => { let numbers = 0; for (let i = 0; i < 100; i++) for (const line of LABEL.split('\n')) numbers += (line.match(/\d+(\.\d+)?/g) ?? []).length; return numbers; });
+  row('reading a label of nine lines', ms(hundred / 100), `${times(hundred / split)} only finding its numbers (${ms(split / 100)})`);
+}
+
 /** Requests a second from one client over a few seconds, by autocannon in a process of its own. */
 function requestsPerSecond(url) {
   return new Promise((resolve, reject) => {
@@ -129,6 +137,7 @@ async function main() {
   await benchRanking(core);
   await benchRelease(core, contract, demo);
   await benchMix(core, contract, demo);
+  await benchLabel(core);
   await benchServer();
   if (existsSync(join(WEB_ROOT, '.vite/manifest.json'))) benchFirstRoute();
 }
