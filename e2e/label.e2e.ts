@@ -42,7 +42,7 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
   await clickButton(page, 'Make it a bag');
   await fill(page, 'Name', 'Ridgeway Meadow Feed');
-  expect(await page.$eval('input[name="offers.0.size"]', (e) => (e as HTMLInputElement).value)).toBe('20 kg');
+  expect(await page.$eval('input[name="offers.0.size"]', (e) => (e).value)).toBe('20 kg');
   await fill(page, 'Price', '18,40');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Ridgeway Meadow Feed”/);
@@ -115,6 +115,35 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
   await page.locator('[data-testid=import-report] button').click();
   await expectText(page, '[data-testid=import-report]', /Taken over/);
   expect(await (await fetch(`${bare.address}/api/v1/workspace/export`)).json()).toEqual(JSON.parse(readFileSync(path, 'utf8')));
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
+  await bare.stop();
+});
+
+test('a CSV of a thousand rows with three bad ones: exactly those three are told, and nothing is written until said so', async () => {
+  const bare = await startLedger({ sample: false });
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
+  const rows = Array.from({ length: 1000 }, (_, i) => [i === 41 ? '' : `"Bag ${i}"`, i === 500 ? 'lots' : String(1 + (i % 40)), i === 999 ? 'sludge' : 'granule', `${10 + (i % 5)} kg`, '12.50', '=1+1']);
+  writeFileSync(join(folder, 'bags.csv'), ['name,nitrogen,form,package,price,note', ...rows.map((r) => r.join(','))].join('\n'));
+  const page = await screen.open();
+  await page.goto(`${bare.address}/shelf/csv`);
+  const input = await page.waitForSelector('input#csv-file');
+  await input!.uploadFile(join(folder, 'bags.csv'));
+  await expectText(page, '[data-testid=csv-import]', /bags\.csv: 1000 rows/);
+  expect(await (await field(page, 'Column nitrogen, means')).evaluate((e) => e.value)).toBe('N %');
+  const told = await expectText(page, '[data-testid=csv-problems]', /3 rows do not fit/);
+  expect(told.match(/row \d+/g)).toEqual(['row 43', 'row 502', 'row 1001']);
+  expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
+  await clickButton(page, 'Write 997 bags to the shelf');
+  await page.waitForSelector('[data-testid=csv-import] progress');
+  await page.waitForFunction(() => document.querySelector('[data-testid=csv-import] [role=status]')?.textContent?.includes('997 bags were written'), { timeout: 90_000 });
+  const { items } = await bare.api<{ items: { name: string; note: string; analysis: { value: object }[] }[] }>('products?limit=500');
+  await page.goto(`${bare.address}/shelf`);
+  await page.waitForFunction(() => document.querySelector('nav[aria-label=Stages]')?.textContent?.includes('997 bags'));
+  expect((await page.$$('[data-testid=shelf-bag]')).length).toBeLessThan(100);
+  await fill(page, 'Show only bags whose name, seller or ingredients contain', 'bag 99');
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid=shelf-bag]').length === 10);
+  expect(items[0]).toMatchObject({ name: 'Bag 0', note: '=1+1', analysis: [{ value: { kind: 'number', value: 1 } }] });
   await page.close();
   rmSync(folder, { recursive: true, force: true });
   await bare.stop();

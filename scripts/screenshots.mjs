@@ -1,6 +1,7 @@
 // npm run screenshots: one picture of each main view from the sample data, into docs/screenshots.
 // Options: --out FOLDER, --only name,name, --url ADDRESS of a running ledger.
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { launchBrowser } from './lib/browser.mjs';
@@ -24,6 +25,8 @@ const click = (selector) => async (page) => {
   await page.waitForSelector(selector);
   await page.click(selector);
 };
+const CSV_FILE = join(tmpdir(), 'ashlark-bags.csv');
+writeFileSync(CSV_FILE, 'name,seller,nitrogen,P2O5,K2O,package,price\nRidgeway Meal,Ossel & Wick,5,3,4,20 kg,18.40\nRidgeway Green,Ossel & Wick,lots,1,2,10 kg,9.90\n');
 const LABEL = `Ridgeway Meadow Feed 5-3-4
 Total Nitrogen (N) ........ 5.0%
    1.0% Ammoniacal Nitrogen
@@ -67,6 +70,7 @@ const VIEWS = [
   { name: 'bag', steps: [openNamed('Hobbingate Steady Prills')] },
   { name: 'label-desk', path: '/shelf/label', steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)] },
   { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
+  { name: 'csv', path: '/shelf/csv', steps: [async (page) => { const input = await page.waitForSelector('#csv-file'); await input.uploadFile(CSV_FILE); await page.waitForSelector('[data-testid=csv-import]'); }] },
   { name: 'price', path: '/price', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'release', path: '/release', steps: [bandsDone] },
   { name: 'mix', steps: [openRecipe('Spring feed for the leeks'), (page) => page.waitForSelector('[data-testid=weigh-out]')] },
@@ -84,7 +88,7 @@ const VIEWS = [
   { name: 'phone-price', path: '/price', viewport: PHONE },
 ];
 /** Taken for a look, not kept. */
-const NOT_KEPT = ['ground-tall', 'soil-slip', 'release-tall', 'evening-shelf', 'phone-price', 'book', 'mix-check'];
+const NOT_KEPT = ['csv', 'ground-tall', 'soil-slip', 'release-tall', 'evening-shelf', 'phone-price', 'book', 'mix-check'];
 
 async function take(browser, base, view) {
   const context = await browser.createBrowserContext();

@@ -74,7 +74,7 @@ class WorkspaceController {
 
   @Post('import')
   @HttpCode(200)
-  @Throttle({ default: { limit: 30, ttl: 60_000 } })
+  @Throttle({ default: { limit: 600, ttl: 60_000 } })
   import(@Body() file: unknown, @Query(inputPipe(ImportQueryDto)) { write }: ImportQueryDto): Promise<ImportReport> {
     return this.exchange.import(file, write === 'yes');
   }

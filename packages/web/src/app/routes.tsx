@@ -17,6 +17,7 @@ export const router = createBrowserRouter([
       { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
       { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },
       { path: 'shelf/materials', lazy: async () => ({ Component: (await import('../shelf/LibraryView')).LibraryView }) },
+      { path: 'shelf/csv', lazy: async () => ({ Component: (await import('../shelf/CsvView')).CsvView }) },
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).EditProduct }) },
       { path: 'price', lazy: async () => ({ Component: (await import('../price/PriceView')).PriceView }) },
       { path: 'release', lazy: async () => ({ Component: (await import('../release/ReleaseView')).ReleaseView }) },

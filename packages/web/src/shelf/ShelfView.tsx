@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
 import { formatGiven, formatMoney, formatNumber, labelChecks, type Product } from '@wheat-ledger/core';
@@ -12,6 +12,9 @@ import { bagContents } from '../ui/bagContents';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Swatch } from '../ui/patterns';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { VirtualRows } from '../ui/VirtualRows';
+
+const BAG_WIDTH = 180;
 
 function gradeOf(product: Product, basis: 'oxide' | 'element'): string {
   if (product.grade) return product.grade;
@@ -32,7 +35,7 @@ function StandingBag({ record, product }: ShelfProduct) {
   const onBench = bench.some((p) => p.id === record.id);
   const warnings = useMemo(() => labelChecks(product).filter((f) => f.severity === 'warning').length, [product]);
   return (
-    <li className="flex w-1/2 flex-col sm:w-[11.25rem]" data-testid="shelf-bag">
+    <article className="flex flex-col" data-testid="shelf-bag">
       <Link to={`/shelf/${record.id}`} className="flex justify-center px-2" title={`Open ${record.name}`}>
         <Bag product={product} basis={basis} />
       </Link>
@@ -47,7 +50,7 @@ function StandingBag({ record, product }: ShelfProduct) {
           <span>on the bench<span className="sr-only">: {record.name}</span></span>
         </label>
       </div>
-    </li>
+    </article>
   );
 }
 
@@ -77,10 +80,11 @@ const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = { N: 'ni
 export function ShelfView() {
   const { shelf, isLoading, error } = useShelf();
   const [wanted, setWanted] = useState('');
+  const query = useDeferredValue(wanted);
   const shown = useMemo(() => {
-    const text = wanted.trim().toLowerCase();
+    const text = query.trim().toLowerCase();
     return text === '' ? shelf : shelf.filter(({ record }) => `${record.name} ${record.seller} ${record.grade ?? ''} ${record.derivedFrom.join(' ')}`.toLowerCase().includes(text));
-  }, [shelf, wanted]);
+  }, [shelf, query]);
   if (isLoading) return <Loading what="the shelf" />;
   return (
     <Sheet
@@ -97,7 +101,7 @@ export function ShelfView() {
       {error !== undefined && <Failed error={error} />}
       {shelf.length === 0 && error === undefined && <Empty>The shelf is empty. <Link to="/shelf/new" className="plain">Add the first bag</Link>: its label is all you need.</Empty>}
       {shelf.length > 0 && shown.length === 0 && <Empty>No bag’s name, seller or ingredients contain “{wanted}”.</Empty>}
-      <ul className="flex flex-wrap items-start gap-y-6">{shown.map((s) => <StandingBag key={s.record.id} {...s} />)}</ul>
+      <VirtualRows items={shown} itemWidth={BAG_WIDTH} estimatedHeight={254} keyOf={(s) => s.record.id} render={(s) => <StandingBag {...s} />} />
       <Removed />
       <MarginNotes>
         <MarginNote title="Reading a bag">
@@ -105,6 +109,7 @@ export function ShelfView() {
           <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">{LEGEND.map((n) => <li key={n} className="flex items-center gap-2"><Swatch nutrient={n} /><span className="text-[0.875rem]">{n !== 'Si' && <b>{n} </b>}{LEGEND_NAMES[n]}</span></li>)}</ul>
           <p>A dashed edge means the figure is a range, not a number.</p>
         </MarginNote>
+        <MarginNote title="Spreadsheets"><p>The shelf goes out to a <Link to="/shelf/csv" className="plain">CSV file</Link> and comes in from one.</p></MarginNote>
         <MarginNote title="What to do here"><p>Tick two to eight bags onto the bench. They stay with you through price, release, mix and claims.</p></MarginNote>
       </MarginNotes>
     </Sheet>

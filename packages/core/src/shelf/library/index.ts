@@ -1,4 +1,3 @@
-import type { Nutrient } from '../../nutrient/index.js';
 import { findMaterial, type Material } from '../materials.js';
 import type { AnalysisFigure, Product } from '../product.js';
 import type { LibraryEntry } from './entry.js';
@@ -38,7 +37,7 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   densityKgPerL: entry.densityKgPerL.mid,
   grade: undefined,
   analysis: entry.analysis.map(({ analyte, basis, percent }): AnalysisFigure => ({
-    analyte: analyte as Nutrient, basis, unit: '%', provenance: 'typical', source: entry.source === 'chemistry' ? 'its chemistry, at usual purity' : 'textbook range',
+    analyte: analyte, basis, unit: '%', provenance: 'typical', source: entry.source === 'chemistry' ? 'its chemistry, at usual purity' : 'textbook range',
     value: { kind: 'range', ...percent },
   })),
   derivedFrom: [entry.name],

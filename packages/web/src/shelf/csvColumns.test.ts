@@ -1,0 +1,44 @@
+import fc from 'fast-check';
+import Papa from 'papaparse';
+import { ProductInput, validateInput } from '@wheat-ledger/contract';
+import { cellOf, columnFor, columnsOf, guarded, headingOf, productFromRow, unguarded } from './csvColumns';
+import { productText, readProduct } from './productText';
+
+const line = (analyte: string, value: object, given: object = {}): object => ({ analyte, basis: 'element', value, unit: '%', provenance: 'label', source: 'bag label', ...given });
+const PRODUCTS = [
+  {
+    name: '=HYPERLINK("x")', seller: '-Larkmere', form: 'meal', note: 'two\nlines, "quoted"; and more', derivedFrom: ['feather meal', 'bone meal'],
+    analysis: [line('N', { kind: 'number', value: 13 }), line('N', { kind: 'range', low: 12, mid: 12.5, high: 13 }, { provenance: 'measured', source: 'slip: two' }), line('P', { kind: 'below', limit: 20 }, { basis: 'P2O5', unit: 'mg/kg' }), line('N.nitrate', { kind: 'number', value: 1 }, { basis: 'NO3' })],
+    offers: [{ size: 20, unit: 'kg', price: { amount: '34.50', currency: 'EUR' }, seenOn: '2026-02-20' }, { size: 5, unit: 'US gal', seller: '@other' }],
+    densityKgPerL: 0.48, grade: '13-0-0', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 25 },
+    labelText: 'Nitrogen 13 %\nP < 20', organic: { status: 'yes', body: 'the list' }, origins: ['animal', 'waste'], carbonToNitrogen: 4, saltIndex: 3, limingPer100Kg: -5.5, stock: { amount: 3, unit: 'kg' }, storage: 'dry',
+  },
+  { name: 'Plain', seller: '', form: 'granule', note: '', derivedFrom: [], analysis: [], offers: [] },
+] as unknown as ProductInput[];
+
+const roundTrip = (products: readonly ProductInput[]): readonly object[] => {
+  const texts = products.map(productText);
+  const columns = columnsOf(texts);
+  const csv = Papa.unparse({ fields: columns.map(headingOf), data: texts.map((t) => columns.map((c) => guarded(cellOf(t, c)))) });
+  const { data } = Papa.parse<string[]>(csv);
+  const [heading = [], ...rows] = data;
+  const meant = heading.map(columnFor);
+  expect(meant).toEqual(columns);
+  return rows.map((cells) => readProduct(productFromRow(meant, cells.map(unguarded))).plain);
+};
+
+test('out to CSV and back is exact, for a bag with everything and for one with next to nothing', () => {
+  expect(roundTrip(PRODUCTS)).toEqual(PRODUCTS);
+  expect(PRODUCTS.every((p) => validateInput(ProductInput, p).ok)).toBe(true);
+});
+
+test('what a spreadsheet would run is neutralised, numbers are left alone, and it comes back whole', () => {
+  expect(['=1+1', '@sum', '+cmd', '-2+3', '\tx', "'=x"].map(guarded)).toEqual(["'=1+1", "'@sum", "'+cmd", "'-2+3", "'\tx", "''=x"]);
+  expect(['-5.5', '12', 'plain', "it's"].map(guarded)).toEqual(['-5.5', '12', 'plain', "it's"]);
+  fc.assert(fc.property(fc.oneof(fc.string(), fc.constantFrom('=', "'=", "''-x", '+1')), (cell) => expect(unguarded(guarded(cell))).toBe(cell)));
+});
+
+test.each([
+  ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Potash', 'K2O %'],
+])('the heading %j is taken as %j', (typed, meant) => expect(headingOf(columnFor(typed)!)).toBe(meant));
+test.each(['', 'colour', 'N furlongs', 'from'])('the heading %j means nothing here', (typed) => expect(columnFor(typed)).toBeUndefined());
