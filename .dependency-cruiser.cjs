@@ -6,7 +6,7 @@ module.exports = {
     { name: 'no-circular', severity: 'error', from: { path: '^packages', pathNot: '\\.test\\.' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
     { name: 'core-alone', severity: 'error', from: { path: '^packages/core' }, to: { path: '^packages/(?!core)' } },
     { name: 'contract-on-core', severity: 'error', from: { path: '^packages/contract' }, to: { path: '^packages/(?!core|contract)' } },
-    { name: 'web-not-server', severity: 'error', from: { path: '^packages/web' }, to: { path: '^packages/(server|demo)' } },
+    { name: 'web-not-server', severity: 'error', from: { path: '^packages/web', pathNot: '(\\.test\\.|/test/)' }, to: { path: '^packages/(server|demo)' } },
     { name: 'server-not-web', severity: 'error', from: { path: '^packages/server' }, to: { path: '^packages/web' } },
     { name: 'demo-not-apps', severity: 'error', from: { path: '^packages/demo' }, to: { path: '^packages/(server|web)' } },
     { name: 'core-ground-floor', severity: 'error', from: { path: '^packages/core/src/quantity' }, to: { path: '^packages/core/src/(nutrient|figure|' + STAGES + ')' } },

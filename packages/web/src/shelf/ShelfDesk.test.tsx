@@ -1,0 +1,61 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { show } from '../../test/show';
+import { LabelDesk } from './LabelDesk';
+import { LibraryView } from './LibraryView';
+
+beforeEach(() => localStorage.clear());
+
+async function paste(text: string): Promise<void> {
+  await userEvent.click(screen.getByLabelText('The text of the label'));
+  await userEvent.paste(text);
+}
+const row = (n: number): string => [...document.querySelectorAll('[data-testid=label-lines] tbody tr')][n - 1]?.textContent ?? '';
+
+test('nothing to make a bag of yet: the action waits', async () => {
+  await show(<LabelDesk />);
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Make it a bag' }).disabled).toBe(true);
+});
+
+test('each line says what it was taken as; a correction outranks it and survives a reload', async () => {
+  const first = await show(<LabelDesk />);
+  await paste('Nitrogen 5 %\nGlow 3 %');
+  await waitFor(() => expect(row(1)).toContain('figure: 5 % nitrogen'));
+  expect(row(2)).toContain('not understood');
+  expect(screen.getByText(/1 line was not understood/)).toBeTruthy();
+  await userEvent.selectOptions(screen.getByLabelText('Line 2, take it as'), 'magnesium, as MgO');
+  await waitFor(() => expect(row(2)).toContain('3 % magnesium, as MgO, as you said'));
+  first.unmount();
+  await show(<LabelDesk />);
+  await waitFor(() => expect(row(2)).toContain('3 % magnesium, as MgO, as you said'));
+  await userEvent.selectOptions(screen.getByLabelText('Line 2, take it as'), 'as read');
+  await waitFor(() => expect(row(2)).toContain('not understood'));
+});
+
+test('a lab slip’s figures are measured, and contradictions stand in the margin', async () => {
+  await show(<LabelDesk />);
+  await userEvent.click(screen.getByRole('radio', { name: 'a lab slip' }));
+  await paste('Total nitrogen 16 %\n4 % Ammoniacal nitrogen\n11 % Urea nitrogen');
+  await waitFor(() => expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 15.0 %/));
+});
+
+test('new text forgets corrections made for the old', async () => {
+  await show(<LabelDesk />);
+  await paste('Glow 3 %');
+  await userEvent.selectOptions(await screen.findByLabelText('Line 1, take it as'), 'nothing: set it aside');
+  await paste('\nNitrogen 2 %');
+  await waitFor(() => expect(row(1)).toContain('not understood'));
+});
+
+test('the library finds by name, shows its facts with the table of its salt index, and says when nothing fits', async () => {
+  await show(<LibraryView />);
+  const search = screen.getByLabelText('Find a material by name or element');
+  await userEvent.type(search, 'sulphate of ammonia');
+  await waitFor(() => expect(screen.getByText(/No material is called/)).toBeTruthy());
+  await userEvent.clear(search);
+  await userEvent.type(search, 'sulfate of ammonia');
+  await waitFor(() => expect(document.querySelectorAll('[data-testid=library] tbody tr')).toHaveLength(1));
+  expect(document.querySelector('aside')?.textContent).toBeDefined();
+  expect(document.body.textContent).toMatch(/69 \(Rader, White & Whittaker 1943; 88\.3 in Mortvedt 2001/);
+  expect(document.body.textContent).toMatch(/Liming effect-?−?\d+/);
+});

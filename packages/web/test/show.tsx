@@ -1,0 +1,51 @@
+import { render, type RenderResult } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { createMemoryRouter } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
+import { PLOTS, PRODUCTS } from '@wheat-ledger/demo';
+import type { JournalRecord, PlotRecord, ProductInput, ProductRecord, RecordKind } from '@wheat-ledger/contract';
+import { api, type RecordOf } from '../src/app/api';
+import { benchSlice } from '../src/app/slices';
+import { makeStore, type AppStore } from '../src/app/store';
+import { MarginSlot } from '../src/ui/MarginNotes';
+
+export const idOf = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const KEPT = { version: 1, updatedAt: '2026-02-20T10:00:00.000Z', deletedAt: null };
+
+/** The sample's bags and plots as the server would hand them out. */
+export const sampleProducts: readonly ProductRecord[] = PRODUCTS.map((p, i) => ({ ...p, ...KEPT, id: idOf(i + 1) }));
+export const samplePlots: readonly PlotRecord[] = PLOTS.map((p, i) => ({ ...p, ...KEPT, id: idOf(i + 501) }));
+export const productNamed = (name: string): ProductRecord => {
+  const found = sampleProducts.find((p) => p.name === name);
+  if (!found) throw new Error(name);
+  return found;
+};
+export const asRecord = (input: ProductInput, n: number): ProductRecord => ({ ...input, ...KEPT, id: idOf(n) });
+
+interface Shown extends RenderResult {
+  readonly store: AppStore;
+}
+interface Given {
+  readonly records?: { readonly [K in RecordKind]?: readonly RecordOf<K>[] };
+  readonly removed?: readonly ProductRecord[];
+  readonly journal?: readonly JournalRecord[];
+  readonly bench?: readonly string[];
+  readonly path?: string;
+  /** The route's pattern, where the view reads its parameters. */
+  readonly route?: string;
+}
+
+/** Renders a view with a store that already holds what the server would answer. Nothing is fetched that is given. */
+export async function show(ui: ReactNode, { records = {}, removed = [], journal = [], bench = [], path = '/', route = '*' }: Given = {}): Promise<Shown> {
+  const store = makeStore();
+  const all = { plot: samplePlots, product: sampleProducts, recipe: [], claim: [], soil: [], ...records };
+  for (const kind of Object.keys(all) as RecordKind[]) await store.dispatch(api.util.upsertQueryData('records', { kind, removed: false }, all[kind]));
+  await store.dispatch(api.util.upsertQueryData('records', { kind: 'product', removed: true }, removed));
+  await store.dispatch(api.util.upsertQueryData('journal', {}, { items: journal, next: null }));
+  for (const id of bench) store.dispatch(benchSlice.actions.toggled(id));
+  const slot = document.createElement('aside');
+  document.body.append(slot);
+  const router = createMemoryRouter([{ path: route, element: ui }, { path: '*', element: <p>elsewhere</p> }], { initialEntries: [path] });
+  return { store, ...render(<Provider store={store}><MarginSlot value={slot}><RouterProvider router={router} /></MarginSlot></Provider>) };
+}
