@@ -20,7 +20,7 @@ beforeAll(async () => {
   Object.assign(VIEWS, {
     shelf: '/shelf', 'a bag': `/shelf/${id('Hobbingate Steady Prills')}`, price: '/price', release: '/release', mix: `/mix/${(await list('recipes'))[0]?.id}`,
     'the label desk': '/shelf/label', materials: '/shelf/materials', 'the shelf as CSV': '/shelf/csv',
-    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'a soil report': `/ground/${(await list('plots'))[0]?.id}/soil/new`, book: '/book',
+    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'the causes': '/ground/causes', 'a soil report': `/ground/${(await list('plots'))[0]?.id}/soil/new`, book: '/book',
   });
 });
 afterAll(async () => {
@@ -43,7 +43,7 @@ async function show(path: string, size?: { width: number; height: number }, them
   await page.waitForSelector('#find');
   return page;
 }
-const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'the shelf as CSV', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'a soil report', 'book'];
+const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'the shelf as CSV', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'the causes', 'a soil report', 'book'];
 
 describe.each(['day', 'evening'])('in the light of %s', (theme) => {
   test.each(NAMES)('axe finds nothing serious on %s', async (name) => {

@@ -5,3 +5,4 @@ export * from './shape.js';
 export * from './soilChemistry.js';
 export * from './soilReport.js';
 export * from './conditions.js';
+export * from './causes.js';

@@ -12,6 +12,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/shelf" replace /> },
       { path: 'ground/:id/soil/:reportId', lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }) },
+      { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
       { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
       { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },

@@ -109,7 +109,7 @@ export function GroundView() {
   const missing = id !== undefined && id !== 'new' && !record;
   const link = ({ isActive }: { isActive: boolean }): string => `border-b-[3px] px-1 py-0.5 ${isActive ? 'border-wheat font-semibold' : 'border-transparent hover:border-rule'}`;
   return (
-    <Sheet title="Ground" question="Which plot, what grows there, and how warm is its soil?">
+    <Sheet title="Ground" question="Which plot, what grows there, and how warm is its soil?" actions={<Link to="/ground/causes" className="action">What is wrong?</Link>}>
       <nav aria-label="Plots" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
         {plots.map((p) => <NavLink key={p.id} to={`/ground/${p.id}`} className={(s) => link({ isActive: s.isActive || (!id && p.id === plot?.id) })}>{p.name}</NavLink>)}
         <NavLink to="/ground/new" className={link}>Another plot</NavLink>
