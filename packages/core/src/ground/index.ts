@@ -5,4 +5,5 @@ export * from './shape.js';
 export * from './soilChemistry.js';
 export * from './soilReport.js';
 export * from './conditions.js';
+export * from './implications.js';
 export * from './causes.js';

@@ -1,41 +1,8 @@
 import { useMemo, useState } from 'react';
-import { cationExchange, exchangeableSodium, formatRange, fromCanonical, gypsumNeed, limeNeed, parseNumber, reportSar, scaleRange, SODIC_SCHOOLS, soilMass, soilStock, soilValue, sulfurNeed, type Figure, type Site, type SodicSchool, type SoilReport } from '@wheat-ledger/core';
+import { formatRange, fromCanonical, parseNumber, scaleRange, soilImplications, type Figure, type Site, type SodicSchool, type SoilReport } from '@wheat-ledger/core';
 import { Choice } from '../ui/Choice';
 import { FigureButton } from '../ui/FigureButton';
 import { Remark } from '../ui/Sheet';
-
-interface Derived {
-  readonly name: string;
-  readonly figure: Figure | undefined;
-  /** What is missing, when there is no figure. */
-  readonly lacks: string;
-}
-
-const EXCHANGEABLE = ['ammoniumAcetate', 'mehlich3'] as const;
-
-function derive(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool): readonly Derived[] {
-  const soil = soilMass(report.depthM);
-  const cations = (['Ca', 'Mg', 'K', 'Na'] as const).map((c) => [c, soilValue(report, c, EXCHANGEABLE, 'mg/kg')] as const);
-  const exchange = cations.every(([, v]) => v !== undefined) ? cationExchange(Object.fromEntries(cations) as Record<'Ca' | 'Mg' | 'K' | 'Na', number>, soilValue(report, 'acidity') ?? 0) : undefined;
-  const cec = soilValue(report, 'CEC') ?? exchange?.cec.value.mid;
-  const sar = reportSar(report);
-  const esp = sar && exchangeableSodium(sar);
-  const pH = soilValue(report, 'pH') ?? site.pH;
-  const toPh = pH !== undefined && pHGoal !== undefined && pHGoal !== pH ? (pHGoal > pH ? limeNeed(pH, pHGoal, site.texture, soil) : sulfurNeed(pH, pHGoal, site.texture, soil)) : undefined;
-  const stock = (analyte: 'P' | 'K' | 'Mg' | 'S', name: string): Derived => {
-    const found = soilValue(report, analyte, undefined, 'mg/kg');
-    return { name: `${name} in the layer`, figure: found === undefined ? undefined : soilStock(name, found, soil), lacks: `${name} in mg/kg` };
-  };
-  return [
-    { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na in mg/kg' },
-    ...(exchange ? (['Ca', 'Mg', 'K', 'Na'] as const).map((c): Derived => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
-    { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste in mg/L' },
-    { name: 'Exchangeable sodium', figure: esp, lacks: 'the same' },
-    { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: esp && cec !== undefined ? gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil) : undefined, lacks: 'exchangeable sodium and CEC' },
-    { name: pHGoal !== undefined && pH !== undefined && pHGoal > pH ? `Pure lime to pH ${pHGoal}` : `Elemental sulfur to pH ${pHGoal ?? '…'}`, figure: toPh, lacks: pH === undefined ? 'pH' : 'a pH to reach, other than today’s' },
-    stock('P', 'phosphorus'), stock('K', 'potassium'), stock('Mg', 'magnesium'), stock('S', 'sulfur'),
-  ];
-}
 
 /** A need per m² is read in grams; everything else as it is. */
 function Shown({ figure }: { figure: Figure }) {
@@ -49,7 +16,7 @@ export function DerivedFigures({ report, site }: { report: SoilReport; site: Sit
   const [school, setSchool] = useState<SodicSchool>('US');
   const read = parseNumber(goal);
   const pHGoal = read.ok && read.value >= 4 && read.value <= 9 ? read.value : undefined;
-  const rows = useMemo(() => derive(report, site, pHGoal, school), [report, site, pHGoal, school]);
+  const rows = useMemo(() => soilImplications(report, site, pHGoal, school), [report, site, pHGoal, school]);
   return (
     <div className="mt-6">
       <div className="mb-2 flex flex-wrap items-end gap-4">

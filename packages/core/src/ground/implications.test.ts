@@ -1,0 +1,29 @@
+import { wheatStrip } from '../../test/bags.js';
+import { soilImplications } from './implications.js';
+import { readSoilSlip, type SoilReport } from './soilReport.js';
+
+const report = (text: string): SoilReport => ({ sampledOn: '2026-02-01', depthM: 0.15, figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure] : [])) });
+const find = (text: string, start: string, pHGoal: number | undefined = 6.5, school: 'US' | 'Australia' = 'US') => soilImplications(report(text), wheatStrip, pHGoal, school).find((r) => r.name.startsWith(start));
+
+test('an empty report lacks everything, and each line says what it needs', () => {
+  const rows = soilImplications(report(''), { ...wheatStrip, pH: undefined }, 6.5, 'US');
+  expect(rows.every((r) => r.figure === undefined && r.lacks.length > 1)).toBe(true);
+});
+test('below the goal it is lime, above it sulfur, at it neither', () => {
+  expect(find('pH 5.5', 'Pure lime to pH 6.5')?.figure?.unit).toBe('kg/m²');
+  expect(find('pH 7.5', 'Elemental sulfur to pH 6.5')?.figure?.value.mid).toBeGreaterThan(0);
+  expect(find('pH 6.5', 'Elemental sulfur')?.figure).toBeUndefined();
+  expect(soilImplications(report('pH 5.5'), wheatStrip, undefined, 'US').find((r) => r.name.startsWith('Elemental sulfur'))?.lacks).toMatch(/a pH to reach/);
+});
+test('without a pH in the report the plot’s own is taken: 6.4 to 6.5 is 0.1 × 35 × 195 × 50.04e-6', () => {
+  expect(find('', 'Pure lime')?.figure?.value.mid).toBeCloseTo(0.1 * 35 * 195 * 50.04e-6, 9);
+});
+test('gypsum follows the school: SAR 8 is ESP 9.5, which only the Australian one calls too much', () => {
+  const sodium = 'CEC 20 cmol/kg\nsaturated paste\nNa 183.9 mg/L\nCa 20.04 mg/L\nMg 12.15 mg/L';
+  expect(find(sodium, 'Gypsum', 6.5, 'US')?.figure?.value.mid).toBe(0);
+  expect(find(sodium, 'Gypsum', 6.5, 'Australia')?.figure?.value.mid).toBeGreaterThan(0);
+});
+test('saturations stand only where all four cations were measured', () => {
+  expect(find('ammonium acetate, mg/kg\nCalcium 2004\nMagnesium 243\nPotassium 391\nSodium 23', 'Ca saturation')?.figure?.value.mid).toBeCloseTo(1000 / 13.1, 1);
+  expect(find('ammonium acetate, mg/kg\nCalcium 2004', 'Ca saturation')).toBeUndefined();
+});
