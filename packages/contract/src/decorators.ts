@@ -10,8 +10,7 @@ export const NumberBetween = (least: number, most: number, what: string): Proper
   );
 
 /** Anything but control characters, tabs and line ends apart. */
-// eslint-disable-next-line no-control-regex -- control characters are what is being refused
-const PLAIN_TEXT = /^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]*$/;
+const PLAIN_TEXT = /^[\t\n\r\P{Cc}]*$/u;
 
 const text = (least: number, most: number, what: string, each: boolean): PropertyDecorator =>
   applyDecorators(

@@ -36,7 +36,6 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
     onSaved: (r) => void navigate(`/mix/${r.id}`),
   });
   const text = useWatch({ control: form.control }) as RecipeText;
-  const bench = useMemo(() => compared, [compared]);
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
   return (
     <EditForm<'recipe', RecipeText>
@@ -51,7 +50,7 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
           <Tab className={TAB}>Check parts</Tab>
         </TabList>
         <TabPanels className="pt-4">
-          <TabPanel tabIndex={-1}><MakeMix text={text} bench={bench} shelf={all} onUse={(parts) => { form.setValue('parts', [...parts]); form.setValue('by', 'weight'); setTab(1); }} /></TabPanel>
+          <TabPanel tabIndex={-1}><MakeMix text={text} bench={compared} shelf={all} onUse={(parts) => { form.setValue('parts', [...parts]); form.setValue('by', 'weight'); setTab(1); }} /></TabPanel>
           <TabPanel tabIndex={-1}><CheckParts text={text} shelf={all} /></TabPanel>
         </TabPanels>
       </TabGroup>

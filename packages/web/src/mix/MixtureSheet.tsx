@@ -1,11 +1,10 @@
 import { Fragment } from 'react';
-import { analyteName, cautionsOf, conflictsIn, formatFixed, formatGiven, formatNumber, product as times, literal, symbolIn, weighOut, type Grade, type Mixture, type WeighOut } from '@wheat-ledger/core';
+import { analyteName, cautionsOf, conflictsIn, formatFixed, formatGiven, formatNumber, fromCanonical, product as times, literal, symbolIn, weighOut, type Grade, type Mixture, type WeighOut } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { Swatch } from '../ui/patterns';
 import { Remark } from '../ui/Sheet';
 
-const LB_PER_KG = 1 / 0.45359237;
-const mass = (kg: number, unit: 'kg' | 'lb'): string => (unit === 'lb' ? `${formatNumber(kg * LB_PER_KG)} lb` : kg < 1 ? `${formatNumber(kg * 1000)} g` : `${formatNumber(kg)} kg`);
+const mass = (kg: number, unit: 'kg' | 'lb'): string => (unit === 'lb' ? `${formatNumber(fromCanonical(kg, 'lb'))} lb` : kg < 1 ? `${formatNumber(kg * 1000)} g` : `${formatNumber(kg)} kg`);
 const volume = (litres: number | undefined): string => (litres === undefined ? 'no density' : litres < 1 ? `${formatNumber(litres * 1000)} mL` : `${formatNumber(litres)} L`);
 
 function WeighOutTable({ lines, batchKg, fillerKg, massUnit }: { lines: readonly WeighOut[]; batchKg: number; fillerKg: number; massUnit: 'kg' | 'lb' }) {

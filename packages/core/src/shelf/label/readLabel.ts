@@ -38,8 +38,7 @@ interface Read {
   readonly finding?: Omit<Finding, 'path'>;
 }
 
-// eslint-disable-next-line no-control-regex -- control characters are what is being cleaned away
-const clean = (line: string): string => line.replace(/[\u0000-\u001f\u007f\u00a0\u200b-\u200f\u202f\ufeff]/g, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
+const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
 
 const percentOf = (figure: AnalysisFigure): string => `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
 const figureWords = (figure: AnalysisFigure): string =>
