@@ -1,22 +1,13 @@
 import type { Page } from 'puppeteer-core';
-import { choose, clickButton, clickLink, expectText, field, fill, openScreen, startLedger, type Ledger, type Screen } from './harness';
+import { choose, clickButton, clickLink, expectText, field, fill, withLedger } from './harness';
 
-let ledger: Ledger;
-let screen: Screen;
-beforeAll(async () => {
-  ledger = await startLedger();
-  screen = await openScreen();
-});
-afterAll(async () => {
-  await screen.close();
-  await ledger.stop();
-});
+const at = withLedger();
 
 const sketch = (page: Page): Promise<string> => page.$eval('aside svg[aria-label^="The plot to scale"]', (e) => e.getAttribute('aria-label') ?? '');
 
 test('a ring bed is measured, drawn to scale, and its area opens to its working', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/ground/new`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/ground/new`);
   await fill(page, 'Name', 'Apple ring');
   await choose(page, 'Its shape', 'a ring round a stem');
   await fill(page, 'Inner edge from the middle', '1 ft');
@@ -28,14 +19,14 @@ test('a ring bed is measured, drawn to scale, and its area opens to its working'
   await expectText(page, '[data-testid=working]', /outer less inner/);
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Apple ring”/);
-  const { items } = await ledger.api<{ items: { name: string; areaM2: number; shape?: { kind: string } }[] }>('plots');
+  const { items } = await at.ledger.api<{ items: { name: string; areaM2: number; shape?: { kind: string } }[] }>('plots');
   expect(items.find((p) => p.name === 'Apple ring')).toMatchObject({ areaM2: expect.closeTo(2.335, 3), shape: { kind: 'ring' } });
   await page.close();
 });
 
 test('sides that do not meet are told beside the field', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/ground/new`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/ground/new`);
   await fill(page, 'Name', 'Open triangle');
   await choose(page, 'Its shape', 'a triangle');
   for (const [i, side] of ['1 m', '2 m', '9 m'].entries()) await fill(page, `Side ${i + 1}`, side);
@@ -45,8 +36,8 @@ test('sides that do not meet are told beside the field', async () => {
 });
 
 test('a soil slip is pasted, taken over, saved; what follows from it opens to its working', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/ground`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/ground`);
   await clickLink(page, 'Sweetcorn block');
   await expectText(page, '[data-testid=conditions]', /sodicunknowntest sodium, calcium and magnesium/);
   await clickLink(page, 'Enter a soil report');
@@ -67,9 +58,9 @@ test('a soil slip is pasted, taken over, saved; what follows from it opens to it
 });
 
 test('the same by keyboard alone', async () => {
-  const page = await screen.open();
-  const { items } = await ledger.api<{ items: { id: string; name: string }[] }>('plots');
-  await page.goto(`${ledger.address}/ground/${items.find((p) => p.name === 'Dahlia rows')!.id}/soil/new`);
+  const page = await at.screen.open();
+  const { items } = await at.ledger.api<{ items: { id: string; name: string }[] }>('plots');
+  await page.goto(`${at.ledger.address}/ground/${items.find((p) => p.name === 'Dahlia rows')!.id}/soil/new`);
   await (await field(page, 'The text of the slip')).focus();
   await page.keyboard.type('pH 7.8');
   await expectText(page, '[data-testid=slip-lines]', /pH, method not said/);
@@ -84,4 +75,4 @@ test('the same by keyboard alone', async () => {
   await page.close();
 });
 
-test('nothing was thrown', () => expect(screen.troubles).toEqual([]));
+test('nothing was thrown', () => expect(at.screen.troubles).toEqual([]));

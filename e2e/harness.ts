@@ -145,3 +145,20 @@ export async function choose(page: Page, label: string, words: string): Promise<
   const value = await select.evaluate((e, wanted) => [...e.querySelectorAll('option')].find((o) => o.textContent === wanted)?.value ?? '', words);
   await (select as unknown as ElementHandle<HTMLSelectElement>).select(value);
 }
+
+/** A ledger with the sample and a browser for all tests of a file, started before the first and stopped after the last. */
+export function withLedger(): { readonly ledger: Ledger; readonly screen: Screen } {
+  const held: { ledger?: Ledger; screen?: Screen } = {};
+  beforeAll(async () => {
+    held.ledger = await startLedger();
+    held.screen = await openScreen();
+  });
+  afterAll(async () => {
+    await held.screen?.close();
+    await held.ledger?.stop();
+  });
+  return {
+    get ledger() { return held.ledger!; },
+    get screen() { return held.screen!; },
+  };
+}

@@ -1,21 +1,13 @@
 import type { Page } from 'puppeteer-core';
-import { expectText, openScreen, startLedger, type Ledger, type Screen } from './harness';
+import { expectText, withLedger } from './harness';
 
-let ledger: Ledger;
-let screen: Screen;
+const at = withLedger();
 let page: Page;
 beforeAll(async () => {
-  ledger = await startLedger();
-  screen = await openScreen();
-  page = await screen.open();
-  await page.goto(ledger.address);
+  page = await at.screen.open();
+  await page.goto(at.ledger.address);
   await page.waitForSelector('[data-testid=shelf-bag]');
 });
-afterAll(async () => {
-  await screen.close();
-  await ledger.stop();
-});
-
 const MOST_TABS = 260;
 /** What has the focus, as a person would name it. */
 const focused = (): Promise<string> => page.evaluate(() => {
@@ -133,4 +125,4 @@ test('finds a bag by name from anywhere, and lists the keys', async () => {
   await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
 });
 
-test('nothing was thrown on the way', () => expect(screen.troubles).toEqual([]));
+test('nothing was thrown on the way', () => expect(at.screen.troubles).toEqual([]));

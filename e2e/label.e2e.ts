@@ -2,18 +2,9 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { choose, clickButton, clickLink, expectText, field, fill, openScreen, startLedger, tick, type Ledger, type Screen } from './harness';
+import { choose, clickButton, clickLink, expectText, field, fill, startLedger, withLedger, tick } from './harness';
 
-let ledger: Ledger;
-let screen: Screen;
-beforeAll(async () => {
-  ledger = await startLedger();
-  screen = await openScreen();
-});
-afterAll(async () => {
-  await screen.close();
-  await ledger.stop();
-});
+const at = withLedger();
 
 const LABEL = 'Ridgeway Meadow Feed 5-3-4\nTotal Nitrogen (N) ........ 5.0%\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nVitality factor 12 %\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
 
@@ -28,8 +19,8 @@ async function paste(page: Page, text: string): Promise<void> {
 }
 
 test('a label is pasted, a misread line put right, saved, and found on the bench and in the price view', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/shelf`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf`);
   await clickLink(page, 'Paste a label');
   await paste(page, LABEL);
   const lines = await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
@@ -52,14 +43,14 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await expectText(page, '[data-testid=price-table]', /Ridgeway Meadow Feed18\.4/);
   await page.locator('[data-testid=ladder] .fig').click();
   await expectText(page, '[data-testid=working]', /label: line 2: Total Nitrogen \(N\) 5\.0%/);
-  const { items } = await ledger.api<{ items: { name: string; labelText?: string }[] }>('products?limit=500');
+  const { items } = await at.ledger.api<{ items: { name: string; labelText?: string }[] }>('products?limit=500');
   expect(items.find((p) => p.name === 'Ridgeway Meadow Feed')?.labelText).toBe(LABEL);
   await page.close();
 });
 
 test('the same by keyboard alone', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/shelf/label`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/label`);
   await (await field(page, 'The text of the label')).focus();
   await page.keyboard.type('Nitrogen 4 %\nGlow 3 %');
   await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
@@ -83,15 +74,15 @@ test('the same by keyboard alone', async () => {
 });
 
 test('a material of the library becomes a bag of one’s own, its figures marked typical', async () => {
-  const page = await screen.open();
-  await page.goto(`${ledger.address}/shelf/materials`);
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/materials`);
   await fill(page, 'Find a material by name or element', 'horn');
   await expectText(page, '[data-testid=library]', /horn meal.*N 11–15 %/);
   await clickButton(page, 'My bag of this: horn meal');
   expect(await (await field(page, 'Name')).evaluate((e) => e.value)).toBe('Horn meal');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Horn meal”/);
-  const { items } = await ledger.api<{ items: { name: string; analysis: { provenance: string; value: object }[] }[] }>('products?limit=500');
+  const { items } = await at.ledger.api<{ items: { name: string; analysis: { provenance: string; value: object }[] }[] }>('products?limit=500');
   const made = items.find((p) => p.name === 'Horn meal')!;
   expect(new Set(made.analysis.map((a) => a.provenance))).toEqual(new Set(['typical']));
   expect(made.analysis[0]?.value).toEqual({ kind: 'range', low: 11, mid: 13, high: 15 });
@@ -102,8 +93,8 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
   const bare = await startLedger({ sample: false });
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-file-'));
   const path = join(folder, 'ledger.json');
-  writeFileSync(path, await (await fetch(`${ledger.address}/api/v1/workspace/export`)).text());
-  const page = await screen.open();
+  writeFileSync(path, await (await fetch(`${at.ledger.address}/api/v1/workspace/export`)).text());
+  const page = await at.screen.open();
   await page.goto(`${bare.address}/book`);
   const input = await page.waitForSelector('input[type=file]');
   writeFileSync(join(folder, 'broken.json'), '{"format": ');
@@ -125,7 +116,7 @@ test('a CSV of a thousand rows with three bad ones: exactly those three are told
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
   const rows = Array.from({ length: 1000 }, (_, i) => [i === 41 ? '' : `"Bag ${i}"`, i === 500 ? 'lots' : String(1 + (i % 40)), i === 999 ? 'sludge' : 'granule', `${10 + (i % 5)} kg`, '12.50', '=1+1']);
   writeFileSync(join(folder, 'bags.csv'), ['name,nitrogen,form,package,price,note', ...rows.map((r) => r.join(','))].join('\n'));
-  const page = await screen.open();
+  const page = await at.screen.open();
   await page.goto(`${bare.address}/shelf/csv`);
   const input = await page.waitForSelector('input#csv-file');
   await input!.uploadFile(join(folder, 'bags.csv'));
@@ -149,4 +140,4 @@ test('a CSV of a thousand rows with three bad ones: exactly those three are told
   await bare.stop();
 });
 
-test('nothing was thrown', () => expect(screen.troubles).toEqual([]));
+test('nothing was thrown', () => expect(at.screen.troubles).toEqual([]));

@@ -1,20 +1,12 @@
-import { choose, clickButton, clickLink, clickRadio, clickTab, expectText, fill, openScreen, startLedger, tick, type Ledger, type Screen } from './harness';
+import { choose, clickButton, clickLink, clickRadio, clickTab, expectText, fill, tick, withLedger } from './harness';
 import type { Page } from 'puppeteer-core';
 
-let ledger: Ledger;
-let screen: Screen;
+const at = withLedger();
 let page: Page;
 beforeAll(async () => {
-  ledger = await startLedger();
-  screen = await openScreen();
-  page = await screen.open();
-  await page.goto(ledger.address);
+  page = await at.screen.open();
+  await page.goto(at.ledger.address);
 });
-afterAll(async () => {
-  await screen.close();
-  await ledger.stop();
-});
-
 const bench = (): Promise<string> => page.$eval('[data-testid=bench]', (e) => e.textContent ?? '');
 const BENCHED = ['Larkmere Feather Meal', 'Quernlow Urea', 'Hollow Hen Pellets', 'Barn straw'];
 
@@ -167,18 +159,18 @@ test('the book holds every change and takes the newest back', async () => {
 });
 
 test('what changed elsewhere is not overwritten silently: both versions are shown', async () => {
-  const { items } = await ledger.api<{ items: { id: string; name: string; version: number }[] }>('products?limit=500');
+  const { items } = await at.ledger.api<{ items: { id: string; name: string; version: number }[] }>('products?limit=500');
   const straw = items.find((p) => p.name === 'Barn straw')!;
-  await page.goto(`${ledger.address}/shelf/${straw.id}`);
+  await page.goto(`${at.ledger.address}/shelf/${straw.id}`);
   await fill(page, 'Note', 'Mine');
   const { version } = straw;
   const input = Object.fromEntries(Object.entries(straw).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)));
-  await ledger.api(`products/${straw.id}`, { method: 'PUT', headers: { 'content-type': 'application/json', 'if-match': `"${version}"` }, body: JSON.stringify({ ...input, note: 'Theirs' }) });
+  await at.ledger.api(`products/${straw.id}`, { method: 'PUT', headers: { 'content-type': 'application/json', 'if-match': `"${version}"` }, body: JSON.stringify({ ...input, note: 'Theirs' }) });
   await clickButton(page, 'Save');
   await expectText(page, 'main [role=alert]', /changed elsewhere.*Theirs, saved as version 2/);
   await clickButton(page, 'Save mine over it');
   await expectText(page, '[role=status]', /Saved “Barn straw”/);
-  expect((await ledger.api<{ note: string }>(`products/${straw.id}`)).note).toBe('Mine');
+  expect((await at.ledger.api<{ note: string }>(`products/${straw.id}`)).note).toBe('Mine');
 });
 
-test('nothing was thrown and nobody else was asked for anything', () => expect(screen.troubles).toEqual([]));
+test('nothing was thrown and nobody else was asked for anything', () => expect(at.screen.troubles).toEqual([]));
