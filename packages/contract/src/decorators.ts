@@ -1,5 +1,6 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsISO8601, IsNumber, IsObject, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { applyDecorators } from './applyDecorators.js';
-import { IsIn, IsNumber, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
 
 /** Finite number between bounds; the message says what was expected. */
 export const NumberBetween = (least: number, most: number, what: string): PropertyDecorator =>
@@ -40,3 +41,23 @@ export const Maybe = (): PropertyDecorator => IsOptional();
 /** The field is checked only when another field of the object says so. */
 export const When = <T extends object>(condition: (object: T) => boolean): PropertyDecorator =>
   ValidateIf((object: object) => condition(object as T));
+
+/** A calendar day without a time. */
+export const Day = (): PropertyDecorator => {
+  const message = 'Read "$value", expected a date such as 2026-03-14.';
+  return applyDecorators(IsISO8601({ strict: true }, { message }), Matches(/^\d{4}-\d{2}-\d{2}$/, { message }));
+};
+
+/** An object with rules of its own. Nested rules alone let a missing object, a null and a list pass. */
+export const Part = (type: () => new () => object, what: string): PropertyDecorator =>
+  applyDecorators(IsObject({ message: `Expected ${what}.` }), ValidateNested(), Type(type));
+
+/** A list of such objects. */
+export const Parts = (type: () => new () => object, most: number, what: string): PropertyDecorator =>
+  applyDecorators(
+    IsArray({ message: `Expected ${what} as a list.` }),
+    ArrayMaxSize(most, { message: `Expected at most ${most} ${what}.` }),
+    IsObject({ each: true, message: `Expected ${what}.` }),
+    ValidateNested({ each: true }),
+    Type(type),
+  );

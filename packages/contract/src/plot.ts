@@ -1,8 +1,8 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsNumber, Matches, Max, Min, ValidateNested } from 'class-validator';
-import { CROPS, MEDIA, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
-import { Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsNumber, Max, Min } from 'class-validator';
+import { CROPS, MEDIA, MOST_SIDES, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
+import { applyDecorators } from './applyDecorators.js';
+import { Day, Maybe, NumberBetween, OneOf, Part, Text, When } from './decorators.js';
 
 export const CROP_KEYS: readonly string[] = CROPS.map((c) => c.key);
 
@@ -33,14 +33,67 @@ export class TemperatureInput {
   warmestDay?: number;
 }
 
-/** A shape measured with a tape; which lengths are meant follows from its kind, and a count for beds and rows. */
+const twelve = (what: string, most: number): PropertyDecorator =>
+  applyDecorators(
+    IsArray(),
+    ArrayMinSize(12, { message: `Expected twelve monthly sums of ${what}, January first.` }),
+    ArrayMaxSize(12, { message: `Expected twelve monthly sums of ${what}, January first.` }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: `Expected each month of ${what} as a number of mm.` }),
+    Min(0, { each: true, message: `Expected ${what} of zero or more.` }),
+    Max(most, { each: true, message: `Expected ${what} of at most ${most} mm a month.` }),
+  );
+
+/** Water that comes and goes in a usual year, month by month in mm. */
+export class ClimateInput {
+  @twelve('rain', 3000)
+  rainMm!: number[];
+
+  @twelve('irrigation', 3000)
+  irrigationMm!: number[];
+
+  @twelve('evapotranspiration', 600)
+  etMm!: number[];
+}
+
+/** What an analysis of the water a plot is given says; what was not measured is missing. */
+export class IrrigationWaterInput {
+  @Maybe()
+  @NumberBetween(0, 100, 'an electrical conductivity in mS/cm')
+  ecMsPerCm?: number;
+
+  @Maybe()
+  @NumberBetween(0, 50_000, 'sodium in mg/L')
+  sodiumMgPerL?: number;
+
+  @Maybe()
+  @NumberBetween(0, 50_000, 'calcium in mg/L')
+  calciumMgPerL?: number;
+
+  @Maybe()
+  @NumberBetween(0, 50_000, 'magnesium in mg/L')
+  magnesiumMgPerL?: number;
+
+  /** As CaCO3. */
+  @Maybe()
+  @NumberBetween(0, 5000, 'an alkalinity in mg/L of CaCO₃')
+  alkalinityMgPerL?: number;
+
+  @Maybe()
+  @NumberBetween(0, 1000, 'nitrate N in mg/L')
+  nitrateNMgPerL?: number;
+}
+
+/** Twelve sides and nine diagonals. */
+export const MOST_LENGTHS = 2 * MOST_SIDES - 3;
+
+/** A shape measured with a tape; which lengths are meant follows from its kind, and a count for beds, rows and containers. */
 export class ShapeInput {
   @OneOf(SHAPES, 'a shape')
   kind!: ShapeKind;
 
   @IsArray()
   @ArrayMinSize(1, { message: 'Expected the lengths of the shape.' })
-  @ArrayMaxSize(5, { message: 'Expected at most five lengths.' })
+  @ArrayMaxSize(MOST_LENGTHS, { message: `Expected at most ${MOST_LENGTHS} lengths.` })
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'Expected each length in metres.' })
   @Min(0, { each: true, message: 'Expected lengths of zero or more.' })
   @Max(100_000, { each: true, message: 'Expected lengths of at most 100 km.' })
@@ -49,6 +102,11 @@ export class ShapeInput {
   @Maybe()
   @NumberBetween(1, 10_000, 'a count')
   count?: number;
+
+  /** What one container holds. */
+  @Maybe()
+  @NumberBetween(0.01, 100_000, 'litres')
+  litres?: number;
 }
 
 export class PlotInput {
@@ -71,17 +129,22 @@ export class PlotInput {
   @NumberBetween(2, 11, 'a pH')
   pH?: number;
 
-  @ValidateNested()
-  @Type(() => TemperatureInput)
+  @Part(() => TemperatureInput, 'a soil temperature')
   temperature!: TemperatureInput;
 
-  @IsISO8601({ strict: true }, { message: 'Read "$value", expected a date such as 2026-03-14.' })
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Read "$value", expected a date such as 2026-03-14.' })
+  @Day()
   plantedOn!: string;
 
   /** The shape its area was worked out from; an area typed outright has none. */
   @Maybe()
-  @ValidateNested()
-  @Type(() => ShapeInput)
+  @Part(() => ShapeInput, 'a shape')
   shape?: ShapeInput;
+
+  @Maybe()
+  @Part(() => ClimateInput, 'a climate')
+  climate?: ClimateInput;
+
+  @Maybe()
+  @Part(() => IrrigationWaterInput, 'a water analysis')
+  water?: IrrigationWaterInput;
 }

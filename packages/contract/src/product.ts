@@ -1,8 +1,7 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsISO8601, Matches, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
 import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, ORIGINS, PRODUCT_FORMS, PROVENANCES, unitsOf, type Analyte, type AnalysisUnit, type Basis, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
-import { EachOneOf, EachText, Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
+import { Day, EachOneOf, EachText, Maybe, NumberBetween, OneOf, Part, Parts, Text, When } from './decorators.js';
 
 export const BASES: readonly Basis[] = ['element', ...COMPOUND_BASES];
 export const PACKAGE_UNITS: readonly string[] = [...unitsOf('mass'), ...unitsOf('volume')];
@@ -41,8 +40,7 @@ export class AnalysisFigureInput {
   @OneOf(BASES, 'the element or a compound')
   basis!: Basis;
 
-  @ValidateNested()
-  @Type(() => DeclaredValueInput)
+  @Part(() => DeclaredValueInput, 'a value')
   value!: DeclaredValueInput;
 
   @OneOf(ANALYSIS_UNITS, 'a unit')
@@ -53,6 +51,11 @@ export class AnalysisFigureInput {
 
   @Text(0, 300, 'a source note')
   source!: string;
+
+  /** What water or a weak acid takes out; missing for a total or a label's guarantee. */
+  @Maybe()
+  @OneOf(['available'], 'an extract')
+  extract?: 'available';
 }
 
 export class MoneyInput {
@@ -71,13 +74,11 @@ export class OfferInput {
   unit!: string;
 
   @Maybe()
-  @ValidateNested()
-  @Type(() => MoneyInput)
+  @Part(() => MoneyInput, 'a price')
   price?: MoneyInput;
 
   @Maybe()
-  @IsISO8601({ strict: true }, { message: 'Read "$value", expected a date such as 2026-03-14.' })
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Read "$value", expected a date such as 2026-03-14.' })
+  @Day()
   seenOn?: string;
 
   /** Who asked that price, when it is not the product's own seller. */
@@ -105,10 +106,22 @@ export class LongevityInput {
   referenceC!: number;
 }
 
+/** How the directions thin it. */
+export class DilutionInput {
+  @NumberBetween(0.001, 1000, 'an amount in each litre of water')
+  amount!: number;
+
+  @OneOf(['mL/L', 'g/L'], 'mL or g in each litre of water')
+  unit!: 'mL/L' | 'g/L';
+}
+
+export const ORGANIC_STATUSES = ['yes', 'no', 'unknown'] as const;
+export type OrganicStatus = (typeof ORGANIC_STATUSES)[number];
+
 /** Whether a body of the grower's own country lists it for organic growing. Not looked up is unknown, not no. */
 export class OrganicInput {
-  @OneOf(['yes', 'no', 'unknown'], 'yes, no or unknown')
-  status!: 'yes' | 'no' | 'unknown';
+  @OneOf(ORGANIC_STATUSES, 'yes, no or unknown')
+  status!: OrganicStatus;
 
   @Text(0, 120, 'a body')
   body!: string;
@@ -140,10 +153,7 @@ export class ProductInput {
   @Text(0, 80, 'a grade')
   grade?: string;
 
-  @IsArray()
-  @ArrayMaxSize(60, { message: 'Expected at most 60 lines of analysis.' })
-  @ValidateNested({ each: true })
-  @Type(() => AnalysisFigureInput)
+  @Parts(() => AnalysisFigureInput, 60, 'lines of analysis')
   analysis!: AnalysisFigureInput[];
 
   @IsArray()
@@ -151,21 +161,20 @@ export class ProductInput {
   @EachText(1, 120, 'an ingredient')
   derivedFrom!: string[];
 
-  @IsArray()
-  @ArrayMaxSize(30, { message: 'Expected at most 30 package sizes.' })
-  @ValidateNested({ each: true })
-  @Type(() => OfferInput)
+  @Parts(() => OfferInput, 30, 'package sizes')
   offers!: OfferInput[];
 
   @Maybe()
-  @ValidateNested()
-  @Type(() => LabelRateInput)
+  @Part(() => LabelRateInput, 'a rate')
   labelRate?: LabelRateInput;
 
   @Maybe()
-  @ValidateNested()
-  @Type(() => LongevityInput)
+  @Part(() => LongevityInput, 'a longevity')
   longevity?: LongevityInput;
+
+  @Maybe()
+  @Part(() => DilutionInput, 'a dilution')
+  dilution?: DilutionInput;
 
   @Text(0, 2000, 'a note')
   note!: string;
@@ -176,8 +185,7 @@ export class ProductInput {
   labelText?: string;
 
   @Maybe()
-  @ValidateNested()
-  @Type(() => OrganicInput)
+  @Part(() => OrganicInput, 'an organic listing')
   organic?: OrganicInput;
 
   @Maybe()
@@ -200,8 +208,7 @@ export class ProductInput {
   limingPer100Kg?: number;
 
   @Maybe()
-  @ValidateNested()
-  @Type(() => StockInput)
+  @Part(() => StockInput, 'a stock')
   stock?: StockInput;
 
   @Maybe()

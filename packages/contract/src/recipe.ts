@@ -1,7 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsUUID, ValidateNested } from 'class-validator';
-import { NumberBetween, OneOf, Text } from './decorators.js';
+import { IsUUID } from 'class-validator';
+import { NumberBetween, OneOf, Parts, Text } from './decorators.js';
 
 export class RecipePartInput {
   @IsUUID('4', { message: 'Expected a product of this workspace.' })
@@ -28,10 +27,7 @@ export class RecipeInput {
   @OneOf(['weight', 'volume'], 'a way to measure parts')
   by!: 'weight' | 'volume';
 
-  @IsArray()
-  @ArrayMaxSize(40, { message: 'Expected at most 40 parts.' })
-  @ValidateNested({ each: true })
-  @Type(() => RecipePartInput)
+  @Parts(() => RecipePartInput, 40, 'parts')
   parts!: RecipePartInput[];
 
   @NumberBetween(0.001, 1e6, 'a batch in kg')

@@ -1,16 +1,14 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsISO8601, IsUUID, Matches, ValidateNested } from 'class-validator';
+import { IsUUID } from 'class-validator';
 import { SOIL_ANALYTES, SOIL_METHODS, SOIL_UNITS, type SoilAnalyte, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
-import { NumberBetween, OneOf, Text } from './decorators.js';
+import { Day, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
 import { DeclaredValueInput } from './product.js';
 
 export class SoilFigureInput {
   @OneOf(SOIL_ANALYTES, 'what was measured')
   analyte!: SoilAnalyte;
 
-  @ValidateNested()
-  @Type(() => DeclaredValueInput)
+  @Part(() => DeclaredValueInput, 'a value')
   value!: DeclaredValueInput;
 
   @OneOf(SOIL_UNITS, 'a unit')
@@ -28,17 +26,13 @@ export class SoilReportInput {
   @Text(1, 120, 'a name, such as the lab and the slip')
   name!: string;
 
-  @IsISO8601({ strict: true }, { message: 'Read "$value", expected a date such as 2026-03-14.' })
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Read "$value", expected a date such as 2026-03-14.' })
+  @Day()
   sampledOn!: string;
 
   @NumberBetween(0.01, 3, 'a depth in m')
   depthM!: number;
 
-  @IsArray()
-  @ArrayMaxSize(60, { message: 'Expected at most 60 figures.' })
-  @ValidateNested({ each: true })
-  @Type(() => SoilFigureInput)
+  @Parts(() => SoilFigureInput, 60, 'figures')
   figures!: SoilFigureInput[];
 
   @Text(0, 2000, 'a note')

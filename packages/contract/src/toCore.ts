@@ -1,5 +1,7 @@
-import { cropOf, type AnalysisFigure, type Claim, type DeclaredValue, type Product, type Shape, type Site, type SoilReport } from '@wheat-ledger/core';
+import { cropOf, type AnalysisFigure, type Claim, type DailyLog, type DeclaredValue, type JarReadings, type Product, type Shape, type Site, type SoilReport, type TemperatureRecord } from '@wheat-ledger/core';
 import type { ClaimInput } from './claim.js';
+import type { JarTestInput } from './jarTest.js';
+import type { LoggerInput } from './logger.js';
 import type { PlotInput, ShapeInput, TemperatureInput } from './plot.js';
 import type { SoilReportInput } from './soil.js';
 import type { DeclaredValueInput, ProductInput } from './product.js';
@@ -20,21 +22,28 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   form: input.form,
   densityKgPerL: input.densityKgPerL ?? undefined,
   grade: input.grade ? input.grade : undefined,
-  analysis: input.analysis.map((line): AnalysisFigure => ({ ...line, value: toValue(line.value) })),
+  analysis: input.analysis.map((line): AnalysisFigure => ({ ...line, value: toValue(line.value), extract: line.extract ?? undefined })),
   derivedFrom: input.derivedFrom,
-  offers: input.offers.map((o) => ({ size: o.size, unit: o.unit, price: o.price ?? undefined, seenOn: o.seenOn ?? undefined })),
+  offers: input.offers.map((o) => ({ size: o.size, unit: o.unit, price: o.price ?? undefined, seenOn: o.seenOn ?? undefined, seller: o.seller ?? undefined })),
   labelRate: input.labelRate ?? undefined,
   longevity: input.longevity ?? undefined,
   carbonToNitrogen: input.carbonToNitrogen ?? undefined,
+  dilution: input.dilution ?? undefined,
 });
 
-const toTemperature = (t: TemperatureInput): Site['temperature'] =>
+const toTemperature = (t: TemperatureInput): TemperatureRecord =>
   t.kind === 'monthly'
     ? { kind: 'monthly', meansC: t.meansC ?? [] }
     : { kind: 'sine', meanC: t.meanC ?? 0, amplitudeC: t.amplitudeC ?? 0, warmestDay: t.warmestDay ?? 0 };
 
-/** A plot as the core computes with it. */
-export const toSite = (plot: PlotInput): Site => ({
+/** The readings of a jar test, by step. */
+export const toJarReadings = ({ readings }: Pick<JarTestInput, 'readings'>): JarReadings => Object.fromEntries(readings.map((r) => [r.step, r.value]));
+
+/** A log as the core reads it. */
+export const toLog = ({ from, series }: LoggerInput): DailyLog => ({ from, series });
+
+/** A plot as the core computes with it, with what loggers measured there. */
+export const toSite = (plot: PlotInput, loggers: readonly LoggerInput[] = []): Site => ({
   areaM2: plot.areaM2,
   crop: plot.crop,
   medium: plot.medium,
@@ -42,6 +51,8 @@ export const toSite = (plot: PlotInput): Site => ({
   pH: plot.pH ?? undefined,
   temperature: toTemperature(plot.temperature),
   plantedOn: plot.plantedOn,
+  climate: plot.climate ?? undefined,
+  logged: loggers.map(toLog),
 });
 
 /** A claim as the core judges it, with its product in full. */
@@ -55,26 +66,43 @@ export const toClaim = (input: Pick<ClaimInput, 'statement' | 'crop' | 'needs'>,
 /** A soil report as the core reads it. */
 export const toSoilReport = ({ sampledOn, depthM, figures }: SoilReportInput): SoilReport => ({ sampledOn, depthM, figures: figures.map((f) => ({ ...f, value: toValue(f.value) })) });
 
-/** How many lengths each kind of shape is measured by, and whether it is counted. */
-export const SHAPE_LENGTHS: Readonly<Record<Shape['kind'], { readonly lengths: readonly string[]; readonly counted?: string }>> = {
+interface ShapeLengths {
+  readonly lengths: readonly string[];
+  readonly counted?: string;
+  readonly holds?: string;
+}
+
+/** The lengths a polygon of so many sides is measured by: its sides in order, then the diagonals from its first corner. */
+export const polygonLengths = (sides: number): readonly string[] => [
+  ...Array.from({ length: sides }, (_, i) => `side ${i + 1}`),
+  ...Array.from({ length: sides - 3 }, (_, i) => `first corner to corner ${i + 3}`),
+];
+
+/** How many lengths each kind of shape is measured by, and whether it is counted; a polygon has as many as its sides ask for. */
+export const SHAPE_LENGTHS: Readonly<Record<Shape['kind'], ShapeLengths>> = {
+  polygon: { lengths: polygonLengths(4) },
+  containers: { lengths: ['across the opening'], counted: 'containers', holds: 'one holds' },
   rectangle: { lengths: ['length', 'width'] },
   circle: { lengths: ['across'] },
   ring: { lengths: ['inner edge from the middle', 'outer edge from the middle'] },
   triangle: { lengths: ['side 1', 'side 2', 'side 3'] },
-  fourSides: { lengths: ['side 1', 'side 2', 'side 3', 'side 4', 'diagonal from the first corner to the third'] },
   beds: { lengths: ['length of a bed', 'width of a bed'], counted: 'beds' },
   rows: { lengths: ['length of a row', 'from row to row'], counted: 'rows' },
 };
 
 /** A shape as the core works out its area; lengths that were not given are zero, which the core refuses in words. */
-export function toShape({ kind, lengthsM, count = 0 }: ShapeInput): Shape {
-  const [a = 0, b = 0, c = 0, d = 0, e = 0] = lengthsM;
+export function toShape({ kind, lengthsM, count = 0, litres = 0 }: ShapeInput): Shape {
+  const [a = 0, b = 0, c = 0] = lengthsM;
   switch (kind) {
     case 'rectangle': return { kind, lengthM: a, widthM: b };
     case 'circle': return { kind, acrossM: a };
     case 'ring': return { kind, innerM: a, outerM: b };
     case 'triangle': return { kind, sidesM: [a, b, c] };
-    case 'fourSides': return { kind, sidesM: [a, b, c, d], diagonalM: e };
+    case 'polygon': {
+      const sides = Math.floor((lengthsM.length + 3) / 2);
+      return { kind, sidesM: lengthsM.slice(0, sides), diagonalsM: lengthsM.slice(sides) };
+    }
+    case 'containers': return { kind, acrossM: a, litres, count };
     case 'beds': return { kind, lengthM: a, widthM: b, count };
     case 'rows': return { kind, lengthM: a, spacingM: b, count };
   }

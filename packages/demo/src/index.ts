@@ -1,3 +1,4 @@
-export { PRODUCTS } from './products.js';
-export { PLOTS, SOIL_REPORTS, type NamedSoilReport } from './plots.js';
+export * from './station.js';
+export { EARLIER_LABELS, PRODUCTS } from './products.js';
+export { JAR_TESTS, LOGS, PLOTS, SOIL_REPORTS, type NamedSoilReport } from './plots.js';
 export { CLAIMS, RECIPES, type NamedClaim, type NamedRecipe } from './stories.js';

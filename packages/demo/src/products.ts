@@ -1,7 +1,7 @@
 import type { AnalysisFigureInput, OfferInput, ProductInput } from '@wheat-ledger/contract';
 import type { Analyte, AnalysisUnit, Basis, Provenance } from '@wheat-ledger/core';
 
-type Line = readonly [analyte: Analyte, value: number | readonly [number, number, number], basis?: Basis];
+type Line = readonly [analyte: Analyte, value: number | readonly [number, number, number] | { readonly below: number }, basis?: Basis];
 
 const OXIDES: Readonly<Partial<Record<Analyte, Basis>>> = { P: 'P2O5', K: 'K2O' };
 
@@ -10,7 +10,7 @@ function lines(provenance: Provenance, source: string, unit: AnalysisUnit, ...en
   return entries.map(([analyte, value, basis]): AnalysisFigureInput => ({
     analyte,
     basis: basis ?? OXIDES[analyte] ?? 'element',
-    value: typeof value === 'number' ? { kind: 'number', value } : { kind: 'range', low: value[0], mid: value[1], high: value[2] },
+    value: typeof value === 'number' ? { kind: 'number', value } : 'below' in value ? { kind: 'below', limit: value.below } : { kind: 'range', low: value[0], mid: value[1], high: value[2] },
     unit,
     provenance,
     source,
@@ -44,7 +44,10 @@ export const PRODUCTS: readonly ProductInput[] = [
   }),
   product({
     name: 'Hollow Hen Pellets', seller: 'Larkmere Feed', form: 'pellet', grade: '4-3-3', densityKgPerL: 0.65,
-    analysis: label(['N', 4], ['N.ammoniacal', 0.6], ['N.waterInsoluble', 3.4], ['P', 3], ['K', 3], ['Ca', 8], ['Mg', 0.8], ['S', 0.6]),
+    analysis: [
+      ...label(['N', 4], ['N.ammoniacal', 0.6], ['N.waterInsoluble', 3.4], ['P', 3], ['K', 3], ['Ca', 8], ['Mg', 0.8], ['S', 0.6]),
+      ...lines('measured', 'Slip HG-9, sample', 'mg/kg', ['Zn', 310], ['Cu', 58], ['Mn', 420], ['B', 24], ['Na', 4200], ['As', { below: 1 }], ['Cd', { below: 0.5 }], ['Pb', 2.4], ['Cr', 7]),
+    ],
     derivedFrom: ['dried poultry manure'], offers: [pack(20, 'kg', '11.80'), pack(8, 'kg', '7.20')], labelRate: { amount: 150, unit: 'g/m²', perYear: 2 },
   }),
   product({
@@ -63,7 +66,7 @@ export const PRODUCTS: readonly ProductInput[] = [
     labelRate: { amount: 80, unit: 'g/m²', perYear: 1 },
   }),
   product({
-    name: 'Ossel Clear Feed', seller: 'Ossel & Wick', form: 'liquid', grade: '4-2-8', densityKgPerL: 1.18,
+    name: 'Ossel Clear Feed', seller: 'Ossel & Wick', form: 'liquid', grade: '4-2-8', densityKgPerL: 1.18, dilution: { amount: 5, unit: 'mL/L' },
     analysis: label(['N', 4], ['N.nitrate', 1.2], ['N.urea', 2.8], ['P', 2], ['K', 8]), derivedFrom: ['urea', 'potassium nitrate', 'monopotassium phosphate'],
     offers: [pack(1, 'L', '8.75'), pack(5, 'L', '31.00')], labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 },
   }),
@@ -111,3 +114,11 @@ export const PRODUCTS: readonly ProductInput[] = [
     offers: [pack(1, 'm³', '38.00')],
   }),
 ];
+
+/** How a bag's label stood a season ago, before its maker changed it. */
+export const EARLIER_LABELS: Readonly<Record<string, Partial<ProductInput>>> = {
+  'Hollow Hen Pellets': {
+    grade: '4.5-3-3', derivedFrom: ['dried poultry manure', 'feather meal'], offers: [pack(25, 'kg', '11.80', '2025-03-04')],
+    analysis: label(['N', 4.5], ['N.ammoniacal', 0.6], ['N.waterInsoluble', 3.9], ['P', 3], ['K', 3], ['Ca', 8], ['Mg', 0.8]),
+  },
+};

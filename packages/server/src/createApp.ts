@@ -3,10 +3,11 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
-import { json } from 'express';
+import { json, raw } from 'express';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
+import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
 import { loopbackOnly } from './common/origin.js';
 import { serveOpenApi } from './common/openapi.js';
 import { ProblemFilter } from './common/problem.filter.js';
@@ -14,8 +15,8 @@ import type { Config } from './config.js';
 
 /** Largest JSON body; a product with everything filled in is a few kB. */
 const BODY_LIMIT = '256kb';
-/** A whole workspace of ten thousand bags is some 15 MB. */
-const IMPORT_LIMIT = '32mb';
+/** A whole workspace of ten thousand bags is some 15 MB, and its photos and PDFs at most 80 MB as text. */
+const IMPORT_LIMIT = '120mb';
 
 /** The application, migrated and ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -31,6 +32,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     }),
   );
   app.use(compression());
+  app.use('/api/v1/attachments/content', raw({ type: 'application/octet-stream', limit: MOST_ATTACHMENT_BYTES }));
   app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.setGlobalPrefix('api/v1');

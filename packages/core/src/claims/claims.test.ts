@@ -37,7 +37,7 @@ test('dose: between too little and enough it cannot tell', () => expect(doseChec
 test('dose: without a rate, a density or a known need there is no number', () => {
   expect(doseCheck(claim({ analysis: [line('N', 4)] }, ['N'])).text).toMatch(/gives no rate/);
   expect(doseCheck(claim({ analysis: [line('N', 4)], labelRate: { amount: 1, unit: 'L/ha', perYear: 1 } }, ['N'])).text).toMatch(/density/);
-  expect(doseCheck(claim({ analysis: [line('B', 4)], labelRate: { amount: 1, unit: 'g/m²', perYear: 1 } }, ['B'])).text).toMatch(/not known here/);
+  expect(doseCheck(claim({ analysis: [line('Co', 4)], labelRate: { amount: 1, unit: 'g/m²', perYear: 1 } }, ['Co'])).text).toMatch(/not known here/);
 });
 test('label rates in pounds and acres come out in kg/m²: 40 lb/acre is 4.48 g/m²', () => expect(yearlyRate(bag({ labelRate: { amount: 40, unit: 'lb/acre', perYear: 1 } }))?.value.mid).toBeCloseTo(0.0044834, 7));
 

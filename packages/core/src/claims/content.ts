@@ -1,6 +1,6 @@
 import { computed, type Figure } from '../figure/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { formatRange, scaleRange } from '../quantity/index.js';
+import { formatTrimmedRange, scaleRange } from '../quantity/index.js';
 import { massFraction, readIngredients, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
@@ -31,7 +31,7 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
     case 'figure': {
       if (reading.figure.value.high <= 0) return { answer: 'against', text: `The analysis gives ${name} as nil.`, figure: reading.figure };
       const percent = computed(`${name} in ${product.name}`, scaleRange(reading.figure.value, 100), `% ${nutrient}`, 'percent', 'as per cent of the product by mass', [reading.figure]);
-      return { answer: 'supports', text: `Holds ${formatRange(percent.value)} % ${nutrient}.`, figure: percent };
+      return { answer: 'supports', text: `Holds ${formatTrimmedRange(percent.value)} % ${nutrient}.`, figure: percent };
     }
   }
 }

@@ -1,7 +1,7 @@
 import { computed, constant, literal, product as times, quotient, assumption, type Figure } from '../figure/index.js';
-import type { CropTemplate } from '../ground/index.js';
+import { TRACE_UPTAKE_KG_PER_HA, type CropTemplate } from '../ground/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { formatRange, unitOf } from '../quantity/index.js';
+import { formatTrimmedRange, scaleRange, unitOf } from '../quantity/index.js';
 import { massFraction, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
@@ -26,14 +26,25 @@ export function yearlyRate(product: Product): Figure | undefined {
 
 /** What a crop takes up of an element in a season, g/m²; undefined when the template does not know it. */
 export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undefined {
-  const uptake = crop.uptakeKgPerHa[nutrient];
+  const own = crop.uptakeKgPerHa[nutrient];
+  const uptake = own ?? TRACE_UPTAKE_KG_PER_HA[nutrient];
   return (
     uptake &&
     times(`${crop.name}, season’s ${analyteName(nutrient)}`, 'g/m²', [
-      assumption(`${crop.name}, uptake of ${analyteName(nutrient)}`, uptake, 'kg/ha', 'typical for a moderate yield'),
+      assumption(`${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}`, uptake, 'kg/ha', own ? 'typical for a moderate yield' : 'typical of field and garden crops'),
       constant('g/m² per kg/ha', 0.1, 'g/m² per kg/ha', 'by definition'),
     ])
   );
+}
+
+/** What a yearly amount of product brings of an element it holds so much of. @returns g/m² */
+export const broughtPerYear = (rate: Figure, fraction: Figure, nutrient: Nutrient): Figure =>
+  times(`${analyteName(nutrient)} brought a year`, 'g/m²', [rate, fraction, constant('g per kg', 1000, 'g/kg', 'by definition')]);
+
+/** As per cent of one season's need; undefined when the need is not bounded above zero. */
+export function asShareOfNeed(brought: Figure, need: Figure, nutrient: Nutrient): Figure | undefined {
+  const ratio = quotient('brought ÷ needed', '', brought, need);
+  return ratio && computed(`Share of one season’s ${analyteName(nutrient)}`, scaleRange(ratio.value, 100), '% of need', 'percent', 'as per cent of the crop’s uptake', [ratio]);
 }
 
 interface Finding {
@@ -52,14 +63,11 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
   if (!need) return { answer: 'cannotTell', text: `What ${claim.crop.name.toLowerCase()} takes up of ${name} is not known here.` };
   if (reading.kind !== 'figure' && reading.kind !== 'below') return { answer: 'cannotTell', text: `Without a figure for ${name} there is no dose.` };
   const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
-  const delivered = times(`${name} delivered a year`, 'g/m²', [rate, fraction, constant('g per kg', 1000, 'g/kg', 'by definition')]);
-  const ratio = quotient('delivered ÷ needed', '', delivered, need);
-  if (!ratio) return { answer: 'cannotTell', text: `The need for ${name} is not bounded above zero.` };
-  const { low, mid, high } = ratio.value;
-  const share = computed(`Share of one season’s ${name}`, { low: low * 100, mid: mid * 100, high: high * 100 }, '% of need', 'percent', 'as per cent of the crop’s uptake', [ratio]);
-  const text = `The label rate brings ${formatRange(share.value)} % of one season’s ${name} for ${claim.crop.name.toLowerCase()}.`;
-  if (high < DOSE_RULE.tooLittle) return { answer: 'against', text, share };
-  return { answer: low >= DOSE_RULE.material ? 'supports' : 'cannotTell', text, share };
+  const share = asShareOfNeed(broughtPerYear(rate, fraction, nutrient), need, nutrient);
+  if (!share) return { answer: 'cannotTell', text: `The need for ${name} is not bounded above zero.` };
+  const text = `The label rate brings ${formatTrimmedRange(share.value)} % of one season’s ${name} for ${claim.crop.name.toLowerCase()}.`;
+  if (share.value.high < 100 * DOSE_RULE.tooLittle) return { answer: 'against', text, share };
+  return { answer: share.value.low >= 100 * DOSE_RULE.material ? 'supports' : 'cannotTell', text, share };
 }
 
 /** Check 2, dose: at the label rate, g/m² of each needed element against what the crop takes up. */

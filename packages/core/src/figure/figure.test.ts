@@ -13,7 +13,7 @@ test('a quotient carries value, range and operands: 24 EUR ÷ (20 kg × 0.12) = 
   expect(cost.value.low).toBeCloseTo(24 / 2.8, 10);
   expect(cost.value.high).toBeCloseTo(12, 10);
   expect(workingLines(cost).map((l) => [l.depth, l.label, l.expression])).toEqual([
-    [0, 'cost', '24.00 EUR ÷ 2.000–2.800 kg N'],
+    [0, 'cost', '24.00 EUR ÷ 2–2.8 kg N'],
     [1, 'price', ''],
     [1, 'N', '20 kg × 0.1–0.14 kg/kg'],
     [2, 'mass', ''],

@@ -1,4 +1,4 @@
-import { formatFixed, formatGivenRange, formatRange, isExact } from '../quantity/index.js';
+import { formatFixed, formatGivenRange, formatTrimmedRange, isExact } from '../quantity/index.js';
 import { operandsOf, type Figure } from './figure.js';
 
 /** One line of a figure's working, as drawn in the margin and printed in reports. */
@@ -16,9 +16,9 @@ export interface WorkingLine {
 
 const isCurrency = (unit: string): boolean => /^[A-Z]{3}$/.test(unit);
 
-/** What was read is shown as it was read; what was computed, to four significant figures. */
+/** What was read is shown as it was read; what was computed, to at most four significant figures. */
 function amount({ value, unit, how }: Figure): string {
-  if (how.kind !== 'literal' && how.kind !== 'assumption') return formatRange(value, 4);
+  if (how.kind !== 'literal' && how.kind !== 'assumption') return formatTrimmedRange(value, 4);
   return isCurrency(unit) && isExact(value) ? formatFixed(value.mid, 2) : formatGivenRange(value);
 }
 const shown = (figure: Figure): string => `${amount(figure)}${figure.unit ? ` ${figure.unit}` : ''}`;
@@ -40,7 +40,7 @@ function note(figure: Figure): string {
 
 /**
  * The lines that show how a figure was made, the figure itself first, its operands indented below.
- * @example workingLines(costPerKg)[0]?.expression // '24.00 EUR ÷ 2.400 kg'
+ * @example workingLines(costPerKg)[0]?.expression // '24.00 EUR ÷ 2.4 kg'
  */
 export function workingLines(figure: Figure): readonly WorkingLine[] {
   const lines: WorkingLine[] = [];

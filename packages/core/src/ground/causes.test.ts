@@ -28,12 +28,11 @@ test('among equal costs the one that explains more comes first', () => {
   expect(names('wilting', 'old-edges', 'stunted').indexOf('too dry')).toBeLessThan(names('wilting', 'old-edges', 'stunted').indexOf('roots eaten, cut or pot-bound'));
 });
 test('shortages of mobile nutrients show on old leaves, of immobile ones on new growth', () => {
-  const symbols: Record<string, string> = { nitrogen: 'N', phosphorus: 'P', potassium: 'K', magnesium: 'Mg', sulfur: 'S', iron: 'Fe', manganese: 'Mn', zinc: 'Zn', calcium: 'Ca', boron: 'B' };
   for (const c of CAUSES.filter((x) => x.kind === 'shortage')) {
-    const element = symbols[c.name.replace('too little ', '')]!;
+    const element = c.nutrient!;
     const places = c.signs.map((s) => SIGNS.find((x) => x.key === s)!.place);
-    expect([element, places.includes('oldLeaves')]).toEqual([element, MOBILE_NUTRIENTS.includes(element as never)]);
-    expect([element, places.some((p) => p === 'newLeaves' || p === 'fruitAndTips')]).toEqual([element, IMMOBILE_NUTRIENTS.includes(element as never)]);
+    expect([element, places.includes('oldLeaves')]).toEqual([element, MOBILE_NUTRIENTS.includes(element)]);
+    expect([element, places.some((p) => p === 'newLeaves' || p === 'fruitAndTips')]).toEqual([element, IMMOBILE_NUTRIENTS.includes(element)]);
   }
 });
 test('nothing seen, nothing said', () => expect(sortCauses([])).toEqual([]));

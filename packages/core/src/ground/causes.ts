@@ -1,4 +1,4 @@
-import type { Nutrient } from '../nutrient/index.js';
+import { analyteName, type Nutrient } from '../nutrient/index.js';
 
 /** Where on the plant a sign shows first. Mobile nutrients leave old leaves for new ones; immobile ones cannot. */
 export const SIGN_PLACES = ['oldLeaves', 'newLeaves', 'wholePlant', 'fruitAndTips'] as const;
@@ -44,9 +44,11 @@ export interface Cause {
   /** Index into CHECK_COSTS. */
   readonly cost: 0 | 1 | 2 | 3;
   readonly first: string;
+  /** What is short, when it is a shortage. */
+  readonly nutrient?: Nutrient;
 }
 const cause = (kind: CauseKind, name: string, signs: string, cost: Cause['cost'], check: string, first: string): Cause => ({ kind, name, signs: signs.split(' '), cost, check, first });
-const shortage = (name: string, signs: string, check = 'a leaf or soil test, with its method named'): Cause => cause('shortage', `too little ${name}`, signs, 3, check, 'Test before you treat.');
+const shortage = (nutrient: Nutrient, signs: string): Cause => ({ ...cause('shortage', `too little ${analyteName(nutrient)}`, signs, 3, 'a leaf or soil test, with its method named', 'Test before you treat.'), nutrient });
 
 /** What can be behind a sign. Most of it is no shortage, and feeding does not mend it. */
 export const CAUSES: readonly Cause[] = [
@@ -65,16 +67,16 @@ export const CAUSES: readonly Cause[] = [
   cause('salt', 'salt or too strong a feed', 'old-edges wilting stunted', 1, 'was it fed within two weeks? is there a white crust?', 'Stop feeding; water through with clean water.'),
   cause('excess', 'too much nitrogen', 'soft sunken', 0, 'what was given this season, manure and compost counted?', 'Stop feeding nitrogen.'),
   cause('excess', 'potassium or magnesium crowding out calcium', 'sunken tips-die old-between', 3, 'a soil test: share of K and Mg on the exchange', 'Leave the K and Mg feeds off.'),
-  shortage('nitrogen', 'old-pale stunted'),
-  shortage('phosphorus', 'old-purple stunted'),
-  shortage('potassium', 'old-edges'),
-  shortage('magnesium', 'old-between'),
-  shortage('sulfur', 'new-pale'),
-  shortage('iron', 'new-between'),
-  shortage('manganese', 'new-between'),
-  shortage('zinc', 'new-between new-twisted stunted'),
-  shortage('calcium', 'tips-die sunken'),
-  shortage('boron', 'tips-die new-twisted'),
+  shortage('N', 'old-pale stunted'),
+  shortage('P', 'old-purple stunted'),
+  shortage('K', 'old-edges'),
+  shortage('Mg', 'old-between'),
+  shortage('S', 'new-pale'),
+  shortage('Fe', 'new-between'),
+  shortage('Mn', 'new-between'),
+  shortage('Zn', 'new-between new-twisted stunted'),
+  shortage('Ca', 'tips-die sunken'),
+  shortage('B', 'tips-die new-twisted'),
 ];
 
 export interface SortedCause {

@@ -1,10 +1,11 @@
+import { dispersionResult, type JarReadings } from './jarTest.js';
 import type { Site } from './site.js';
 import { exchangeableSodium, SODIC_SCHOOLS, sodiumAdsorptionRatio, type SodicSchool } from './soilChemistry.js';
 import type { Figure } from '../figure/index.js';
-import { soilClass, soilValue, type SoilReport } from './soilReport.js';
+import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilValue, type SoilReport } from './soilReport.js';
 
 /** Things the rest of the program may ask of a plot. */
-export const CONDITIONS = ['sodic', 'acidBelow5', 'alkalineAbove75', 'phosphorusHigh', 'potassiumLow', 'saline', 'pottingMedium'] as const;
+export const CONDITIONS = ['sodic', 'dispersive', 'acidBelow5', 'alkalineAbove75', 'phosphorusHigh', 'potassiumLow', 'saline', 'pottingMedium'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
 /** An answer, never a guess: unknown names the test that would settle it. */
@@ -13,7 +14,7 @@ export type ConditionAnswer =
   | { readonly answer: 'unknown'; readonly test: string };
 
 export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
-  sodic: 'sodic', acidBelow5: 'acid, below pH 5', alkalineAbove75: 'alkaline, above pH 7.5', phosphorusHigh: 'phosphorus high already', potassiumLow: 'potassium low', saline: 'saline', pottingMedium: 'a potting medium',
+  sodic: 'sodic', dispersive: 'dispersive', acidBelow5: 'acid, below pH 5', alkalineAbove75: 'alkaline, above pH 7.5', phosphorusHigh: 'phosphorus high already', potassiumLow: 'potassium low', saline: 'saline', pottingMedium: 'a potting medium',
 };
 /** EC of a saturated paste at which soil counts as saline, mS/cm (USDA Handbook 60, 1954). */
 const SALINE_EC = 4;
@@ -30,19 +31,27 @@ export function reportSar(report: SoilReport): Figure | undefined {
 function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'high' | 'low'): ConditionAnswer {
   for (const figure of report?.figures.filter((f) => f.analyte === analyte) ?? []) {
     const found = soilClass(figure);
-    if (found) return yesNo(found === wanted, `${found} by ${figure.method === 'mehlich3' ? 'Mehlich-3' : figure.method === 'olsen' ? 'Olsen' : figure.method === 'bray' ? 'Bray' : 'ammonium acetate'}`);
+    if (found) return yesNo(found === wanted, `${found} by ${SOIL_METHOD_NAMES[figure.method]}`);
   }
-  return unknown(`a soil test of ${analyte === 'P' ? 'phosphorus' : 'potassium'} with its method named`);
+  return unknown(`a soil test of ${SOIL_ANALYTE_NAMES[analyte]} with its method named`);
 }
+
+/** A soil's pH: of its report, else as the plot says. */
+export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined => (report && soilValue(report, 'pH')) ?? site.pH;
 
 /**
  * Answers a condition of a plot from its own pH, its medium and its newest soil report.
+ * @param jar the newest readings of a jar test for dispersion
  * @param school where sodic begins: ESP 15 in the US, 6 in Australia
  */
-export function condition(which: Condition, site: Site, report: SoilReport | undefined, school: SodicSchool = 'US'): ConditionAnswer {
-  const pH = (report && soilValue(report, 'pH')) ?? site.pH;
+export function condition(which: Condition, site: Site, report: SoilReport | undefined, school: SodicSchool = 'US', jar?: JarReadings): ConditionAnswer {
+  const pH = soilPH(site, report);
   switch (which) {
     case 'pottingMedium': return yesNo(site.medium !== 'mineralSoil', site.medium === 'mineralSoil' ? 'it is garden or field soil' : 'as the plot says');
+    case 'dispersive': {
+      const { kind, says } = jar ? dispersionResult(jar) : { kind: 'unfinished' as const, says: '' };
+      return kind === 'unfinished' ? unknown('the jar test for dispersion') : yesNo(kind !== 'not', says);
+    }
     case 'acidBelow5': return pH === undefined ? unknown('pH') : yesNo(pH < 5, `pH ${pH}`);
     case 'alkalineAbove75': return pH === undefined ? unknown('pH') : yesNo(pH > 7.5, `pH ${pH}`);
     case 'phosphorusHigh': return classIs(report, 'P', 'high');

@@ -25,6 +25,11 @@ export const CROPS: readonly CropTemplate[] = [
   { key: 'dahlia', name: 'Cut dahlias', halfDay: 70, endDay: 130, uptakeKgPerHa: { N: r(70, 110, 150), P: r(12, 18, 26), K: r(90, 140, 200), Ca: r(40, 60, 90), Mg: r(12, 20, 30), S: r(8, 13, 20) } },
 ];
 
+/** Uptake of trace elements in a season by field and garden crops in general, kg/ha: wide, since templates of their own are not at hand. */
+export const TRACE_UPTAKE_KG_PER_HA: Readonly<Partial<Record<Nutrient, Range>>> = {
+  Fe: r(0.3, 0.7, 1.5), Mn: r(0.15, 0.4, 1), Zn: r(0.1, 0.25, 0.6), Cu: r(0.02, 0.06, 0.15), B: r(0.03, 0.12, 0.4), Mo: r(0.002, 0.008, 0.03), Ni: r(0.001, 0.003, 0.01), Cl: r(2, 8, 25),
+};
+
 /** The template with this key. @throws RangeError when there is none. */
 export function cropOf(key: string): CropTemplate {
   const crop = CROPS.find((c) => c.key === key);

@@ -1,6 +1,7 @@
 import { wheatStrip } from '../../test/bags.js';
 import { soilImplications } from './implications.js';
-import { readSoilSlip, type SoilReport } from './soilReport.js';
+import type { SoilReport } from './soilReport.js';
+import { readSoilSlip } from './readSoilSlip.js';
 
 const report = (text: string): SoilReport => ({ sampledOn: '2026-02-01', depthM: 0.15, figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure] : [])) });
 const find = (text: string, start: string, pHGoal: number | undefined = 6.5, school: 'US' | 'Australia' = 'US') => soilImplications(report(text), wheatStrip, pHGoal, school).find((r) => r.name.startsWith(start));
@@ -26,4 +27,8 @@ test('gypsum follows the school: SAR 8 is ESP 9.5, which only the Australian one
 test('saturations stand only where all four cations were measured', () => {
   expect(find('ammonium acetate, mg/kg\nCalcium 2004\nMagnesium 243\nPotassium 391\nSodium 23', 'Ca saturation')?.figure?.value.mid).toBeCloseTo(1000 / 13.1, 1);
   expect(find('ammonium acetate, mg/kg\nCalcium 2004', 'Ca saturation')).toBeUndefined();
+});
+test('free lime eats sulfur first: 2 % of 195 kg/m² is 3.9 kg of lime, 1.25 kg of sulfur on top', () => {
+  const [bare, limy] = ['pH 7.5', 'pH 7.5\nFree lime 2 %'].map((text) => find(text, 'Elemental sulfur')?.figure?.value.mid ?? 0);
+  expect(limy! - bare!).toBeCloseTo(0.02 * 195 * 0.32, 9);
 });

@@ -1,16 +1,8 @@
-import type { Figure } from '../figure/index.js';
 import { reportSar } from './conditions.js';
+import type { Implication } from './implication.js';
 import type { Site } from './site.js';
 import { cationExchange, exchangeableSodium, gypsumNeed, limeNeed, SODIC_SCHOOLS, soilMass, soilStock, sulfurNeed, type SodicSchool } from './soilChemistry.js';
 import { soilValue, type SoilReport } from './soilReport.js';
-
-/** A figure that follows from a report, or what is missing for it. */
-export interface SoilImplication {
-  readonly name: string;
-  readonly figure: Figure | undefined;
-  /** What is missing, when there is no figure. */
-  readonly lacks: string;
-}
 
 const EXCHANGEABLE = ['ammoniumAcetate', 'mehlich3'] as const;
 
@@ -21,22 +13,23 @@ const EXCHANGEABLE = ['ammoniumAcetate', 'mehlich3'] as const;
  * @returns figures in the order they are read, each with its working, or with the words for what it lacks
  * @example soilImplications(report, site, 6.5, 'US').find((r) => r.name === 'Sodium adsorption ratio')?.figure
  */
-export function soilImplications(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool): readonly SoilImplication[] {
+export function soilImplications(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool): readonly Implication[] {
   const soil = soilMass(report.depthM);
   const cations = (['Ca', 'Mg', 'K', 'Na'] as const).map((c) => [c, soilValue(report, c, EXCHANGEABLE, 'mg/kg')] as const);
-  const exchange = cations.every(([, v]) => v !== undefined) ? cationExchange(Object.fromEntries(cations) as Record<'Ca' | 'Mg' | 'K' | 'Na', number>, soilValue(report, 'acidity') ?? 0) : undefined;
+  const exchange = cations.every(([, v]) => v !== undefined) ? cationExchange(Object.fromEntries(cations) as Record<'Ca' | 'Mg' | 'K' | 'Na', number>, soilValue(report, 'acidity')) : undefined;
   const cec = soilValue(report, 'CEC') ?? exchange?.cec.value.mid;
   const sar = reportSar(report);
   const esp = sar && exchangeableSodium(sar);
   const pH = soilValue(report, 'pH') ?? site.pH;
-  const toPh = pH !== undefined && pHGoal !== undefined && pHGoal !== pH ? (pHGoal > pH ? limeNeed(pH, pHGoal, site.texture, soil) : sulfurNeed(pH, pHGoal, site.texture, soil)) : undefined;
-  const stock = (analyte: 'P' | 'K' | 'Mg' | 'S', name: string): SoilImplication => {
+  const freeLime = soilValue(report, 'freeLime', undefined, '%');
+  const toPh = pH !== undefined && pHGoal !== undefined && pHGoal !== pH ? (pHGoal > pH ? limeNeed(pH, pHGoal, site.texture, soil) : sulfurNeed(pH, pHGoal, site.texture, soil, freeLime === undefined ? undefined : freeLime / 100)) : undefined;
+  const stock = (analyte: 'P' | 'K' | 'Mg' | 'S', name: string): Implication => {
     const found = soilValue(report, analyte, undefined, 'mg/kg');
     return { name: `${name} in the layer`, figure: found === undefined ? undefined : soilStock(name, found, soil), lacks: `${name} in mg/kg` };
   };
   return [
     { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na in mg/kg' },
-    ...(exchange ? (['Ca', 'Mg', 'K', 'Na'] as const).map((c): SoilImplication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
+    ...(exchange ? (['Ca', 'Mg', 'K', 'Na'] as const).map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
     { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste in mg/L' },
     { name: 'Exchangeable sodium', figure: esp, lacks: 'the same' },
     { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: esp && cec !== undefined ? gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil) : undefined, lacks: 'exchangeable sodium and CEC' },

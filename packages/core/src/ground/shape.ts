@@ -8,11 +8,14 @@ export type Shape =
   /** A ring round a stem. `outerM` and `innerM` are distances from the middle. */
   | { readonly kind: 'ring'; readonly innerM: number; readonly outerM: number }
   | { readonly kind: 'triangle'; readonly sidesM: readonly [number, number, number] }
-  /** Four sides in order and the diagonal from the first corner to the third, which fixes the shape. */
-  | { readonly kind: 'fourSides'; readonly sidesM: readonly [number, number, number, number]; readonly diagonalM: number }
+  /** Four to twelve sides in order, and the diagonals from the first corner to the third, the fourth and so on, which fix the shape. */
+  | { readonly kind: 'polygon'; readonly sidesM: readonly number[]; readonly diagonalsM: readonly number[] }
   | { readonly kind: 'beds'; readonly lengthM: number; readonly widthM: number; readonly count: number }
-  | { readonly kind: 'rows'; readonly lengthM: number; readonly spacingM: number; readonly count: number };
-export const SHAPES = ['rectangle', 'circle', 'ring', 'triangle', 'fourSides', 'beds', 'rows'] as const;
+  | { readonly kind: 'rows'; readonly lengthM: number; readonly spacingM: number; readonly count: number }
+  /** Pots and tubs known by what they hold: the surface is that of their openings. */
+  | { readonly kind: 'containers'; readonly acrossM: number; readonly litres: number; readonly count: number };
+export const SHAPES = ['rectangle', 'circle', 'ring', 'triangle', 'polygon', 'beds', 'rows', 'containers'] as const;
+export const MOST_SIDES = 12;
 export type ShapeKind = (typeof SHAPES)[number];
 
 const measured = (label: string, value: number, unit = 'm'): Figure => literal(label, value, unit, 'measured', 'with a tape');
@@ -57,18 +60,34 @@ export function plotArea(shape: Shape): Figure {
       return product('area', 'm²', [PI, between]);
     }
     case 'triangle': return triangle('area', shape.sidesM);
-    case 'fourSides': {
-      const [a, b, c, d] = shape.sidesM;
-      return sum('area', 'm²', [triangle('triangle on one side of the diagonal', [a, b, shape.diagonalM]), triangle('triangle on the other', [c, d, shape.diagonalM])]);
-    }
+    case 'polygon': return sum('area', 'm²', fan(shape).map((sides, i) => triangle(`triangle ${i + 1}`, sides)));
     case 'beds':
       positive({ lengthM: shape.lengthM, widthM: shape.widthM, count: shape.count });
       return product('area', 'm²', [measured('length of a bed', shape.lengthM), measured('width of a bed', shape.widthM), measured('beds', shape.count, '')]);
     case 'rows':
       positive({ lengthM: shape.lengthM, spacingM: shape.spacingM, count: shape.count });
       return product('area', 'm²', [measured('length of a row', shape.lengthM), measured('from row to row', shape.spacingM), measured('rows', shape.count, '')]);
+    case 'containers':
+      positive({ acrossM: shape.acrossM, litres: shape.litres, count: shape.count });
+      return product('area', 'm²', [plotArea({ kind: 'circle', acrossM: shape.acrossM }), measured('containers', shape.count, '')]);
   }
 }
+
+/**
+ * The triangles that a polygon's diagonals cut it into, each as its three sides: the diagonal before, the side, the diagonal after.
+ * @throws QuantityError when it has fewer than four or more than twelve sides, or not three diagonals fewer than sides
+ */
+export function fan({ sidesM, diagonalsM }: Extract<Shape, { kind: 'polygon' }>): readonly (readonly [number, number, number])[] {
+  const sides = sidesM.length;
+  if (sides < 4 || sides > MOST_SIDES) throw new QuantityError('shape.sides', `Read ${sides} sides, expected 4 to ${MOST_SIDES}.`, 'sidesM');
+  if (diagonalsM.length !== sides - 3) throw new QuantityError('shape.diagonals', `Read ${diagonalsM.length} diagonals for ${sides} sides, expected ${sides - 3}.`, 'diagonalsM');
+  const spokes = [sidesM[0] ?? 0, ...diagonalsM, sidesM[sides - 1] ?? 0];
+  return Array.from({ length: sides - 2 }, (_, i) => [spokes[i] ?? 0, sidesM[i + 1] ?? 0, spokes[i + 1] ?? 0] as const);
+}
+
+/** The medium in containers, in litres, with its working; undefined for shapes that are not containers. */
+export const mediumVolume = (shape: Shape): Figure | undefined =>
+  shape.kind === 'containers' ? product('medium in the containers', 'L', [measured('one holds', shape.litres, 'L'), measured('containers', shape.count, '')]) : undefined;
 
 /** "A 2-foot ring" is two feet across or two feet out: four times the area. @returns both readings as radii, in m */
 export const ringReadings = (saidM: number): { readonly across: number; readonly out: number } => ({ across: saidM / 2, out: saidM });

@@ -1,5 +1,7 @@
 import { assumption, type Figure } from '../figure/index.js';
 import type { Range } from '../quantity/index.js';
+import type { Climate, DailyLog } from './climate.js';
+import type { TemperatureRecord } from './soilTemperature.js';
 
 export const MEDIA = ['mineralSoil', 'organicPotting', 'inertPotting'] as const;
 export type Medium = (typeof MEDIA)[number];
@@ -13,10 +15,11 @@ export interface Site {
   readonly medium: Medium;
   readonly texture: Texture;
   readonly pH: number | undefined;
-  /** Twelve monthly mean soil temperatures in °C, January first; or the annual sine. */
-  readonly temperature:
-    | { readonly kind: 'monthly'; readonly meansC: readonly number[] }
-    | { readonly kind: 'sine'; readonly meanC: number; readonly amplitudeC: number; readonly warmestDay: number };
+  readonly temperature: TemperatureRecord;
+  /** Water that comes and goes in a usual year; not known when missing. */
+  readonly climate?: Climate | undefined;
+  /** What loggers measured, which outranks the usual year on the days they cover. */
+  readonly logged?: readonly DailyLog[] | undefined;
   /** ISO date of sowing, planting or the start of spring growth. */
   readonly plantedOn: string;
 }

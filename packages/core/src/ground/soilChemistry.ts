@@ -60,14 +60,19 @@ export const PH_BUFFERING: Readonly<Record<Texture, Range>> = {
 };
 const buffering = (texture: Texture): Figure => assumption(`pH buffering of ${texture}`, PH_BUFFERING[texture], 'mmol/kg per pH', 'class average; a buffer-pH test replaces it');
 
+/** pH from which a soil may hold free lime. */
+const LIME_FROM_PH = 7.2;
+const unmeasuredLime = (pH: number): Figure =>
+  pH < LIME_FROM_PH ? assumption('free lime, not measured', 0, 'kg/kg', `none stays below pH ${LIME_FROM_PH}`) : assumption('free lime, not measured', { low: 0, mid: 0, high: 0.02 }, 'kg/kg', `taken as none; a soil from pH ${LIME_FROM_PH} on may hold much more: test it`);
+
 /**
  * Elemental sulfur to lower pH, kg/m²: ΔpH × buffering × soil mass ÷ 2 × 32.06·10⁻⁶, plus what free lime eats (0.32 kg S per kg CaCO3).
- * @param freeLime kg CaCO3 per kg soil
+ * @param freeLime kg CaCO3 per kg soil; when not measured it is an assumption of its own, with a range where lime can be
  */
-export function sulfurNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, freeLime = 0): Figure {
+export function sulfurNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, freeLime?: number): Figure {
   const change = difference('pH to lose', 'pH', literal('pH now', phNow, '', 'measured', 'soil report'), literal('pH wanted', phGoal, '', 'guess', 'as typed'));
   const acid = product('sulfur for the acid', 'kg/m²', [change, buffering(texture), soil, constant('kg S per mmol of acid', 32.06e-6 / 2, 'kg/mmol', 'two acids from each sulfur')]);
-  const lime = product('sulfur that free lime eats', 'kg/m²', [literal('free lime', freeLime, 'kg/kg', 'measured', 'soil report'), soil, constant('S per CaCO3', 0.32, 'kg/kg', '32.06 ÷ 100.09')]);
+  const lime = product('sulfur that free lime eats', 'kg/m²', [freeLime === undefined ? unmeasuredLime(phNow) : literal('free lime', freeLime, 'kg/kg', 'measured', 'soil report'), soil, constant('S per CaCO3', 0.32, 'kg/kg', '32.06 ÷ 100.09')]);
   return sum('elemental sulfur needed', 'kg/m²', [acid, lime]);
 }
 
@@ -84,11 +89,11 @@ export function limeNeed(phNow: number, phGoal: number, texture: Texture, soil: 
 const CHARGE_PER_G = { Ca: 1 / 200.4, Mg: 1 / 121.5, K: 1 / 391, Na: 1 / 229.9 } as const;
 /**
  * Cation exchange capacity as the sum of exchangeable cations, cmol_c/kg, and each one's share of it.
- * @param mgPerKg exchangeable cations; acidity in cmol_c/kg when measured
+ * @param mgPerKg exchangeable cations; acidity in cmol_c/kg, an assumption when not measured
  */
-export function cationExchange(mgPerKg: Readonly<Record<Cation, number>>, acidity = 0): { readonly cec: Figure; readonly saturation: Readonly<Record<Cation, Figure>> } {
+export function cationExchange(mgPerKg: Readonly<Record<Cation, number>>, acidity?: number): { readonly cec: Figure; readonly saturation: Readonly<Record<Cation, Figure>> } {
   const charge = (Object.keys(CHARGE_PER_G) as Cation[]).map((c) => [c, product(c, 'cmol_c/kg', [literal(`exchangeable ${c}`, mgPerKg[c], 'mg/kg', 'measured', 'soil report'), constant(`cmol_c per mg of ${c}`, CHARGE_PER_G[c], 'cmol_c/mg', 'charge ÷ atomic weight')])] as const);
-  const cec = sum('cation exchange capacity', 'cmol_c/kg', [...charge.map(([, f]) => f), literal('exchangeable acidity', acidity, 'cmol_c/kg', 'measured', 'soil report')]);
+  const cec = sum('cation exchange capacity', 'cmol_c/kg', [...charge.map(([, f]) => f), acidity === undefined ? assumption('exchangeable acidity, not measured', 0, 'cmol_c/kg', 'taken as none, which holds above pH 5.5; a sour soil has some') : literal('exchangeable acidity', acidity, 'cmol_c/kg', 'measured', 'soil report')]);
   const saturation = Object.fromEntries(charge.map(([c, f]) => [c, computed(`${c} saturation`, cec.value.mid > 0 ? (100 * f.value.mid) / cec.value.mid : 0, '% of CEC', 'share', 'its charge over the whole', [f, cec])])) as Record<Cation, Figure>;
   return { cec, saturation };
 }

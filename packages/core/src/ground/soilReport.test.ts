@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { wheatStrip } from '../../test/bags.js';
 import { condition, CONDITIONS, reportSar } from './conditions.js';
-import { readSoilSlip, soilClass, soilValue, type SoilFigure, type SoilReport } from './soilReport.js';
+import { readSoilSlip } from './readSoilSlip.js';
+import { soilClass, soilValue, type SoilFigure, type SoilReport } from './soilReport.js';
 
 const shown = (text: string): string[] => readSoilSlip(text).map(({ figure: f, says }) => (f ? `${f.analyte} ${f.value.kind === 'number' ? f.value.value : f.value.kind === 'below' ? `<${f.value.limit}` : `${f.value.low}–${f.value.high}`} ${f.unit} ${f.method}` : `(${says})`));
 const report = (text: string): SoilReport => ({ sampledOn: '2026-02-01', depthM: 0.15, figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure] : [])) });
@@ -16,7 +17,7 @@ test('a line that names a method or a unit holds for those below', () => {
   expect(shown('Mehlich-3 extract, mg/kg\nPhosphorus 48\nPotassium 210\npH 6.1')).toEqual(['(holds for the lines below: Mehlich-3, mg/kg)', 'P 48 mg/kg mehlich3', 'K 210 mg/kg mehlich3', 'pH 6.1  notSaid']);
 });
 test('nothing is guessed: no unit, no known name and no number are each told', () => {
-  expect(shown('Phosphorus 48\nVigour 12 %\nThank you')).toEqual(['(phosphorus: no unit is given, expected mg/kg, mg/L, % or cmol_c/kg)', '(a number without a name that is known)', '(words without figures)']);
+  expect(shown('Phosphorus 48\nVigour 12 %\nThank you')).toEqual(['(phosphorus: no unit that is known here, expected mg/kg, mg/L, % or cmol_c/kg)', '(a number without a name that is known)', '(words without figures)']);
 });
 test('no text makes it throw', () => {
   fc.assert(fc.property(fc.array(fc.oneof(fc.string({ maxLength: 30 }), fc.constantFrom('pH', 'Olsen', '32', 'mg/kg', '<', 'P', '\n', 'CEC')), { maxLength: 30 }).map((p) => p.join(' ')), (text) => expect(Array.isArray(readSoilSlip(text))).toBe(true)));
@@ -43,4 +44,31 @@ test('sodic depends on the school: SAR 8 is ESP 9.4', () => {
   const sar8 = report('saturated paste\nNa 183.9 mg/L\nCa 20.04 mg/L\nMg 12.15 mg/L');
   expect(reportSar(sar8)?.value.mid).toBeCloseTo(8, 2);
   expect([condition('sodic', wheatStrip, sar8, 'US').answer, condition('sodic', wheatStrip, sar8, 'Australia').answer]).toEqual(['no', 'yes']);
+});
+
+test('each line says what it was read as, value and unit; what is past the last line is told, not dropped', () => {
+  const says = (text: string): string[] => readSoilSlip(text).map((l) => l.says);
+  expect(says('pH (CaCl2) 5,9\nOlsen P < 5 mg/kg\nCEC 11.5\nK 120-140 mg/kg Mehlich-3')).toEqual(['pH 5.9, in calcium chloride', '< 5 mg/kg phosphorus, Olsen', '11.5 cmol_c/kg cation exchange capacity, method not said', '120–140 mg/kg potassium, Mehlich-3']);
+  const long = readSoilSlip(Array.from({ length: 300 }, () => 'pH 6').join('\n'));
+  expect(long).toHaveLength(201);
+  expect(readSoilSlip(`Phosphorus (Olsen) 27 mg/kg ${'x'.repeat(5_000_000)}`)[0]?.figure).toMatchObject({ analyte: 'P', method: 'olsen' });
+  expect(long[200]).toMatchObject({ number: 201, figure: undefined, says: 'not read, nor is what follows: expected at most 200 lines' });
+});
+
+test.each([
+  ['Soil pH (1:1 water) 6.4', 'pH 6.4  water'], ['pH 1:2.5 CaCl2 5.9', 'pH 5.9  CaCl2'], ['Potassium Mehlich 3 165 ppm', 'K 165 mg/kg mehlich3'], ['P Bray P-1 30 ppm', 'P 30 mg/kg bray'],
+  ['Phosphorus 0-15 cm Olsen 27 mg/kg', 'P 27 mg/kg olsen'], ['Calcium 6 inches ammonium acetate 1960 mg/kg', 'Ca 1960 mg/kg ammoniumAcetate'], ['02/09/2026 pH 6.4', 'pH 6.4  notSaid'], ['P Mehlich-1 12 mg/kg', 'P 12 mg/kg other'],
+])('numbers that measure nothing are no figures: %s', (line, read) => expect(shown(line)).toEqual([read]));
+
+test('an oxide is brought to its element and said to be: 45 mg/kg P₂O₅ ÷ 2.2914 = 19.64 mg/kg P; a name that could be either is asked about', () => {
+  expect(shown('Phosphorus (P2O5) Olsen 45 mg/kg')).toEqual(['P 19.64 mg/kg olsen']);
+  expect(readSoilSlip('Phosphorus (P2O5) Olsen 45 mg/kg')[0]!.says).toBe('19.64 mg/kg phosphorus, Olsen, from P₂O₅');
+  expect(shown('K2O < 12 mg/kg')).toEqual(['K <9.962 mg/kg notSaid']);
+  expect(shown('Phosphate 45 mg/kg')).toEqual(['(phosphate could be the element or its oxide: say P or P2O5)']);
+  expect(shown('Phosphate P 45 mg/kg')).toEqual(['P 45 mg/kg notSaid']);
+});
+
+test('a buffer pH is not the soil’s, and a share of the exchange is no content', () => {
+  expect(shown('Buffer pH 6.8')).toEqual(['(a buffer pH: it tells of lime, and is not the soil’s own pH)']);
+  expect(shown('Base saturation Ca 88 %')).toEqual(['(a share of the exchange: worked out here from the cations)']);
 });

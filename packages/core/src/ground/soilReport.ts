@@ -1,5 +1,5 @@
-import { findValues, type AnalysisUnit, type DeclaredValue } from '../shelf/index.js';
 import type { Range } from '../quantity/index.js';
+import type { DeclaredValue } from '../shelf/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
 export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity'] as const;
@@ -60,67 +60,4 @@ export function soilClass({ analyte, method, value, unit }: SoilFigure): SoilCla
   if (at.high < low) return 'low';
   if (at.low > high) return 'high';
   return at.low >= low && at.high <= high ? 'medium' : undefined;
-}
-
-const NAMES: readonly (readonly [RegExp, SoilAnalyte])[] = [
-  [/\bph\b/, 'pH'], [/\borganic matter\b|\bom\b|\bhumus\b/, 'organicMatter'], [/\bcec\b|\bcation exchange\b/, 'CEC'], [/\bec\b|\bconductivity\b|\bsoluble salts\b/, 'EC'],
-  [/\bnitrate\b|\bno3\b/, 'nitrateN'], [/\bammonium n|\bnh4\b/, 'ammoniumN'], [/\bfree lime\b|\bcarbonate\b|\bcaco3\b/, 'freeLime'], [/\bacidity\b/, 'acidity'],
-  [/\bphosphorus\b|\bphosphate\b|\bp\b/, 'P'], [/\bpotassium\b|\bk\b/, 'K'], [/\bcalcium\b|\bca\b/, 'Ca'], [/\bmagnesium\b|\bmg\b(?!\s*(\/|per|kg))/, 'Mg'], [/\bsodium\b|\bna\b/, 'Na'], [/\bsul(f|ph)ur\b|\bsul(f|ph)ate\b|\bs\b/, 'S'],
-  [/\bboron\b|\bb\b/, 'B'], [/\bzinc\b|\bzn\b/, 'Zn'], [/\bmanganese\b|\bmn\b/, 'Mn'], [/\bcopper\b|\bcu\b/, 'Cu'], [/\biron\b|\bfe\b/, 'Fe'],
-];
-const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
-  [/\bolsen\b|\bbicarbonate\b/, 'olsen'], [/\bbray\b/, 'bray'], [/\bmehlich\b|\bm3\b/, 'mehlich3'], [/\bammonium acetate\b|\bexchangeable\b|\bnh4oac\b/, 'ammoniumAcetate'],
-  [/\bsaturat(ed|ion) (paste|extract)\b|\bece\b/, 'saturatedPaste'], [/\bcacl2\b|\bcalcium chloride\b/, 'CaCl2'], [/\bwater\b|\bh2o\b/, 'water'],
-];
-const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
-
-const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [[/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'], [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'], [/mg\s*\/\s*l\b/, 'mg/L']];
-const FROM_LABEL: Readonly<Partial<Record<AnalysisUnit, SoilUnit>>> = { '%': '%', 'mg/kg': 'mg/kg' };
-/** Units that need no saying. */
-const OBVIOUS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', EC: 'mS/cm', CEC: 'cmol_c/kg', organicMatter: '%', acidity: 'cmol_c/kg' };
-
-export interface SoilLine {
-  readonly number: number;
-  readonly text: string;
-  readonly figure: SoilFigure | undefined;
-  /** What it was taken to be, or why not. */
-  readonly says: string;
-}
-
-function figureOf(text: string, general: SoilMethod, generalUnit: SoilUnit | undefined): SoilLine['figure'] | string {
-  const plain = text.toLowerCase();
-  const [found] = findValues(text.replace(/\b(no3|nh4|cacl2|h2o|caco3|m3|nh4oac)\b/gi, (w) => w.replace(/\d/g, '')).replace(/mehlich[- ]?(3|iii)/i, 'mehlich'));
-  if (!found) return 'words without figures';
-  const name = plain.slice(0, Math.max(found.start, 1)) || plain;
-  const analyte = NAMES.find(([pattern]) => pattern.test(name))?.[1] ?? NAMES.find(([pattern]) => pattern.test(plain))?.[1];
-  if (!analyte) return 'a number without a name that is known';
-  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit;
-  if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit is given, expected mg/kg, mg/L, % or cmol_c/kg`;
-  return { analyte, value: found.value, unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
-}
-
-/**
- * Reads a soil report as pasted text or as a CSV's rows joined by spaces: one figure a line, with its unit and method. A line that
- * names only a method or a unit holds for the lines after it. Nothing is guessed: what has no unit or no known name is told.
- * @example readSoilSlip('pH 6.4\nPhosphorus (Olsen) 32 mg/kg')
- */
-export function readSoilSlip(text: string): readonly SoilLine[] {
-  let general: SoilMethod = 'notSaid';
-  let unit: SoilUnit | undefined;
-  return text.slice(0, 20_000).split(/\r\n|\r|\n/).slice(0, 200).map((raw, i): SoilLine => {
-    const line = raw.replace(/[\t;|]/g, ' ').replace(/[.]{2,}/g, ' ').replace(/\s+/g, ' ').trim().slice(0, 200);
-    if (line === '') return { number: i + 1, text: '', figure: undefined, says: '' };
-    const read = figureOf(line, general, unit);
-    if (typeof read === 'object') return { number: i + 1, text: line, figure: read, says: `${SOIL_ANALYTE_NAMES[read.analyte]}, ${SOIL_METHOD_NAMES[read.method]}` };
-    const plain = line.toLowerCase();
-    const method = methodIn(plain);
-    const named = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (/mg\s*\/\s*kg|ppm/.test(plain) ? 'mg/kg' : undefined);
-    if (!/\d/.test(line) || findValues(line).length === 0) {
-      if (method) general = method;
-      if (named) unit = named;
-      const told = [method && SOIL_METHOD_NAMES[method], named].filter(Boolean).join(', ');
-      return { number: i + 1, text: line, figure: undefined, says: told ? `holds for the lines below: ${told}` : (read ?? '') };
-    }
-    return { number: i + 1, text: line, figure: undefined, says: read ?? '' };
-  });
 }

@@ -1,6 +1,10 @@
-import type { Site } from './site.js';
+/** Twelve monthly mean soil temperatures in °C, January first; or the annual sine. */
+export type TemperatureRecord =
+  | { readonly kind: 'monthly'; readonly meansC: readonly number[] }
+  | { readonly kind: 'sine'; readonly meanC: number; readonly amplitudeC: number; readonly warmestDay: number };
 
-const DAYS = 365;
+export const YEAR_DAYS = 365;
+export const MONTH_LENGTHS: readonly number[] = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 /** Middle day of each month, counted from 1 January = 0. */
 const MID_MONTH = [15, 45, 74, 105, 135, 166, 196, 227, 258, 288, 319, 349] as const;
 
@@ -9,9 +13,9 @@ function fromMonths(meansC: readonly number[], dayOfYear: number): number {
   const next = MID_MONTH.findIndex((mid) => mid > dayOfYear);
   const i = next === -1 ? 0 : next;
   const before = (i + 11) % 12;
-  const start = (MID_MONTH[before] ?? 0) - (i === 0 ? DAYS : 0);
+  const start = (MID_MONTH[before] ?? 0) - (i === 0 ? YEAR_DAYS : 0);
   const end = MID_MONTH[i] ?? 0;
-  const at = i === 0 && dayOfYear > end ? dayOfYear - DAYS : dayOfYear;
+  const at = i === 0 && dayOfYear > end ? dayOfYear - YEAR_DAYS : dayOfYear;
   const share = (at - start) / (end - start);
   return (meansC[before] ?? 0) * (1 - share) + (meansC[i] ?? 0) * share;
 }
@@ -25,13 +29,13 @@ function fromMonths(meansC: readonly number[], dayOfYear: number): number {
  * @param days how many days
  * @param depthM depth below the surface in metres, for the sine; damping depth D = 2 m
  */
-export function soilTemperature(temperature: Site['temperature'], firstDay: number, days: number, depthM = 0.1): readonly number[] {
+export function soilTemperature(temperature: TemperatureRecord, firstDay: number, days: number, depthM = 0.1): readonly number[] {
   const DAMPING_DEPTH_M = 2;
   const at = (day: number): number => {
-    const dayOfYear = ((day % DAYS) + DAYS) % DAYS;
+    const dayOfYear = ((day % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;
     if (temperature.kind === 'monthly') return fromMonths(temperature.meansC, dayOfYear);
     const z = depthM / DAMPING_DEPTH_M;
-    const phase = (2 * Math.PI * (dayOfYear - temperature.warmestDay)) / DAYS - z;
+    const phase = (2 * Math.PI * (dayOfYear - temperature.warmestDay)) / YEAR_DAYS - z;
     return temperature.meanC + temperature.amplitudeC * Math.exp(-z) * Math.cos(phase);
   };
   return Array.from({ length: days }, (_, i) => at(firstDay + i));
@@ -40,7 +44,6 @@ export function soilTemperature(temperature: Site['temperature'], firstDay: numb
 /** Day of the year of an ISO date, 1 January = 0; 29 February counts as 28 February. @example dayOfYear('2026-03-01') // 59 */
 export function dayOfYear(isoDate: string): number {
   const [, month = 1, day = 1] = isoDate.split('-').map(Number);
-  const lengths = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
-  const before = lengths.slice(0, month - 1).reduce((a, b) => a + b, 0);
-  return before + Math.min(day, lengths[month - 1] ?? 31) - 1;
+  const before = MONTH_LENGTHS.slice(0, month - 1).reduce((a, b) => a + b, 0);
+  return before + Math.min(day, MONTH_LENGTHS[month - 1] ?? 31) - 1;
 }

@@ -1,5 +1,5 @@
 import { compoundPerElement, symbolIn } from '../nutrient/index.js';
-import { formatGiven, formatNumber } from '../quantity/index.js';
+import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { pricePerKg } from '../price/index.js';
 import { midFraction, type Grade, type GradePart, type Product } from '../shelf/index.js';
 import { mixture, type Component, type Mixture } from './mixture.js';
@@ -99,9 +99,9 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
     const over = (outcome.x[n + k + i] ?? 0) * 100;
     if (short > 1e-6) {
       const none = (rows[i]?.coefficients ?? []).every((c) => c === 0);
-      return [{ part, symbol, reached, kind: 'short', message: none ? `Nothing chosen contains ${symbol}.` : `${symbol} reaches ${formatNumber(reached)} of ${formatGiven(part.amount)}.` }];
+      return [{ part, symbol, reached, kind: 'short', message: none ? `Nothing chosen contains ${symbol}.` : `${symbol} reaches ${formatTrimmed(reached)} of ${formatGiven(part.amount)}.` }];
     }
-    return over > 1e-6 ? [{ part, symbol, reached, kind: 'over', message: `${symbol} comes along with the other nutrients: ${formatNumber(reached)} where ${formatGiven(part.amount)} is wanted.` }] : [];
+    return over > 1e-6 ? [{ part, symbol, reached, kind: 'over', message: `${symbol} comes along with the other nutrients: ${formatTrimmed(reached)} where ${formatGiven(part.amount)} is wanted.` }] : [];
   });
   const closest = total(x) > 1e-9 ? mixture(perKg(products, x)) : undefined;
   return { kind: 'unreachable', shortfalls, closest, message: `This ${target.kind} cannot be made from these materials. ${shortfalls.map((s) => s.message).join(' ')}` };
@@ -114,13 +114,13 @@ function strongest(products: readonly Product[], target: BlendTarget, solver: Lp
   const mass = total(outcome.x);
   const reachable = target.parts.map((part) => ({ ...part, amount: Number((part.amount / mass).toPrecision(4)) }));
   const needs = mass * 100;
-  const shown = reachable.map((p) => `${formatNumber(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ');
+  const shown = reachable.map((p) => `${formatTrimmed(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ');
   return {
     kind: 'tooStrong',
     needsPercent: needs,
     strongest: mixture(perKg(products, outcome.x)),
     strongestGrade: reachable,
-    message: `The materials for this grade would fill ${formatNumber(needs)} % of the bag. The strongest at this ratio is ${shown}.`,
+    message: `The materials for this grade would fill ${formatTrimmed(needs)} % of the bag. The strongest at this ratio is ${shown}.`,
   };
 }
 

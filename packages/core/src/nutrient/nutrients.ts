@@ -4,6 +4,15 @@ import { ATOMIC_WEIGHT, molarMass, type Atom, type Composition } from './atoms.j
 export const NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Ni', 'Cl', 'Na', 'Si', 'Co', 'Se', 'As', 'Cd', 'Pb', 'Hg', 'Cr'] as const;
 export type Nutrient = (typeof NUTRIENTS)[number];
 
+/** What every plant needs. */
+export const ESSENTIAL: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Ni', 'Cl'];
+/** What helps some plants. */
+export const BENEFICIAL: readonly Nutrient[] = ['Na', 'Si', 'Co', 'Se'];
+/** Metals that plants and people can do without. */
+export const CONTAMINANTS: readonly Nutrient[] = ['As', 'Cd', 'Pb', 'Hg', 'Cr'];
+export type ElementGroup = 'essential' | 'beneficial' | 'contaminant';
+export const groupOf = (element: Nutrient): ElementGroup => (ESSENTIAL.includes(element) ? 'essential' : BENEFICIAL.includes(element) ? 'beneficial' : 'contaminant');
+
 /** Chemical forms in which nitrogen is declared. `coated` is the footnote "slowly available". */
 export const NITROGEN_FORMS = ['nitrate', 'ammoniacal', 'urea', 'waterSolubleOrganic', 'waterInsoluble', 'coated'] as const;
 export type NitrogenForm = (typeof NITROGEN_FORMS)[number];

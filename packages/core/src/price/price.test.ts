@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { bag, line, priced } from '../../test/bags.js';
 import { workingLines } from '../figure/index.js';
 import { COST_REASONS, costPerUnit, type CostQuestion } from './costPerUnit.js';
-import { pricePerKg } from './pricePerKg.js';
+import { priceHistory, pricePerKg } from './pricePerKg.js';
 import { rankByCost } from './rank.js';
 
 const perKg = (nutrient: CostQuestion['nutrient'], basis: CostQuestion['basis'] = 'element'): CostQuestion => ({ nutrient, basis, perUnit: 'kg' });
@@ -33,7 +33,7 @@ test('the cheapest package is taken', () => {
 });
 test('the working leads from price and label to the figure', () => {
   const found = costPerUnit(bag({ analysis: [line('N', 12)], offers: [priced(20, 'kg', '24.00')] }), perKg('N'));
-  expect(found.kind === 'cost' && workingLines(found.figure)[0]?.expression).toBe('24.00 EUR ÷ 2.400 kg N');
+  expect(found.kind === 'cost' && workingLines(found.figure)[0]?.expression).toBe('24.00 EUR ÷ 2.4 kg N');
 });
 
 test.each([
@@ -72,4 +72,11 @@ test('the order on the bench does not change the ranking', () => {
     const order = (list: typeof products): unknown => rankByCost(list, perKg('N')).byCurrency['EUR']?.map((r) => [r.product.name, r.rank]);
     expect(order(shuffled)).toEqual(order(products));
   }));
+});
+
+test('prices seen stand newest first per kilogram, the lowest of each currency marked', () => {
+  const seen = (size: number, amount: string, seenOn: string | undefined, currency = 'EUR') => ({ ...priced(size, 'kg', amount, currency), seenOn, seller: 'Someone' });
+  const history = priceHistory(bag({ offers: [seen(20, '30.00', '2025-03-01'), seen(10, '18.00', '2026-02-01'), seen(5, '6.00', undefined), seen(10, '40.00', '2024-01-01', 'USD'), { size: 5, unit: 'L', price: { amount: '1.00', currency: 'EUR' }, seenOn: '2026-01-01' }] }));
+  expect(history.map((p) => [p.offer.seenOn, p.figure.value.mid, p.currency, p.cheapest])).toEqual([['2026-02-01', 1.8, 'EUR', false], ['2025-03-01', 1.5, 'EUR', false], ['2024-01-01', 4, 'USD', true], [undefined, 1.2, 'EUR', true]]);
+  expect(priceHistory(bag())).toEqual([]);
 });

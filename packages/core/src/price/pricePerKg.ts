@@ -1,17 +1,47 @@
 import { literal, quotient, type Figure } from '../figure/index.js';
 import { moneyValue } from '../quantity/index.js';
-import { packageMass, type Product } from '../shelf/index.js';
+import { packageMass, type Offer, type Product } from '../shelf/index.js';
+
+export interface PricePerKg {
+  readonly figure: Figure;
+  readonly currency: string;
+}
+
+/** What a kilogram costs in one package; undefined without a price, or when a volume has no density. */
+export function offerPerKg(product: Product, offer: Offer): PricePerKg | undefined {
+  const mass = packageMass(product, offer);
+  if (!offer.price || mass.kind === 'needsDensity') return undefined;
+  const { currency } = offer.price;
+  const price = literal('price of the package', moneyValue(offer.price), currency, 'label', offer.seenOn ? `seen ${offer.seenOn}` : 'product record');
+  const figure = quotient(`Price of ${product.name}`, `${currency}/kg`, price, mass.figure);
+  return figure && { figure, currency };
+}
 
 /** What a kilogram of the product costs at its cheapest package; undefined when no package has both a price and a mass. */
-export function pricePerKg(product: Product): { readonly figure: Figure; readonly currency: string } | undefined {
-  let best: { figure: Figure; currency: string } | undefined;
+export function pricePerKg(product: Product): PricePerKg | undefined {
+  let best: PricePerKg | undefined;
   for (const offer of product.offers) {
-    const mass = packageMass(product, offer);
-    if (!offer.price || mass.kind === 'needsDensity') continue;
-    const { currency } = offer.price;
-    const price = literal('price of the package', moneyValue(offer.price), currency, 'label', offer.seenOn ? `seen ${offer.seenOn}` : 'product record');
-    const figure = quotient(`Price of ${product.name}`, `${currency}/kg`, price, mass.figure);
-    if (figure && (!best || figure.value.mid < best.figure.value.mid)) best = { figure, currency };
+    const found = offerPerKg(product, offer);
+    if (found && (!best || found.figure.value.mid < best.figure.value.mid)) best = found;
   }
   return best;
+}
+
+/** A price as it was seen, and whether none of its currency was ever lower. */
+export interface SeenPrice extends PricePerKg {
+  readonly offer: Offer;
+  readonly cheapest: boolean;
+}
+
+/**
+ * Every price that was seen for a product, per kilogram, the newest first and those without a date last.
+ * @example priceHistory(bag).find((p) => p.cheapest)?.offer.seenOn
+ */
+export function priceHistory(product: Product): readonly SeenPrice[] {
+  const seen = product.offers.flatMap((offer) => {
+    const found = offerPerKg(product, offer);
+    return found ? [{ ...found, offer }] : [];
+  });
+  const lowest = (currency: string): number => Math.min(...seen.filter((s) => s.currency === currency).map((s) => s.figure.value.mid));
+  return seen.map((s) => ({ ...s, cheapest: s.figure.value.mid === lowest(s.currency) })).sort((a, b) => (b.offer.seenOn ?? '').localeCompare(a.offer.seenOn ?? ''));
 }

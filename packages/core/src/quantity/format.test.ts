@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatFixed, formatGiven, formatNumber, formatRange } from './format.js';
+import { formatFixed, formatGiven, formatNumber, formatRange, formatTrimmed, formatTrimmedRange } from './format.js';
 import { addMoney, formatMoney, money, scaleMoney } from './money.js';
 
 test('shows so many significant figures, grouped', () => {
@@ -23,6 +23,9 @@ test('a range is shown as one, an exact value as one number', () => {
   expect(formatRange({ low: 3, mid: 3, high: 3 }, 1)).toBe('3');
   expect(formatRange(undefined)).toBe('–');
 });
+
+test.each([[4, '4'], [1.3092, '1.31'], [0.8, '0.8'], [1234.5, '1230']])('%p is trimmed to %p', (value, text) => expect(formatTrimmedRange({ low: value, mid: value, high: value })).toBe(text));
+test.each([[undefined, '–'], [4.0004, '4'], [0.061999, '0.062'], [-0.0001, '−0.0001'], [0, '0']])('%p alone is trimmed to %p', (value, text) => expect(formatTrimmed(value)).toBe(text));
 
 test('money adds exactly: 0.10 + 0.20 is 0.30', () => expect(addMoney(money('0.10', 'EUR'), money('0.20', 'EUR')).amount).toBe('0.3'));
 test('money of two currencies does not add', () => expect(() => addMoney(money('1', 'EUR'), money('1', 'USD'))).toThrow(/no conversion/));

@@ -49,5 +49,14 @@ export function formatRange(range: Range | undefined, figures = 3): string {
   return low === high ? formatNumber(range.mid, figures) : `${low}–${high}`;
 }
 
+/** A number to at most so many significant figures, without zeros nobody gave: 4 % stays 4 %. For sentences and single figures; columns line up by `formatNumber`. @example formatTrimmed(4.0004) // '4' */
+export const formatTrimmed = (value: number | undefined, figures = 3): string => formatGiven(value === undefined ? undefined : Number(value.toPrecision(figures)));
+
+/** A range to at most so many significant figures, without zeros nobody gave. @example formatTrimmedRange({ low: 4, mid: 4.5, high: 5 }) // '4–5' */
+export function formatTrimmedRange({ low, mid, high }: Range, figures = 3): string {
+  const trim = (value: number): number => Number(value.toPrecision(figures));
+  return formatGivenRange({ low: trim(low), mid: trim(mid), high: trim(high) });
+}
+
 /** A range as it was given, no figure added. @example formatGivenRange({ low: 0.05, mid: 0.1, high: 0.2 }) // '0.05–0.2' */
 export const formatGivenRange = ({ low, mid, high }: Range): string => (low === high ? formatGiven(mid) : `${formatGiven(low)}–${formatGiven(high)}`);

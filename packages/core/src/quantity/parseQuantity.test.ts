@@ -41,3 +41,13 @@ test('every alias of every unit is understood, or asks which is meant', () => {
     expect([name, read.ok ? read.unit.symbol : read.which]).toEqual([name, read.ok ? unit.symbol : expect.any(Array)]);
   }
 });
+
+test.each([
+  ['3 lb per 1000 sq ft', 'lb/1000 ft²'], ['3 lbs / 1,000 sq. ft.', 'lb/1000 ft²'], ['2 pounds per 100 square feet', 'lb/100 ft²'], ['40 g per square metre', 'g/m²'], ['40 g/sqm', 'g/m²'], ['40 g/m^2', 'g/m²'], ['4 kg per hectare', 'kg/ha'], ['120 pounds per acre', 'lb/acre'],
+])('a rate is read as it is said: %s', (text, symbol) => expect(parseQuantity(text, 'arealRate')).toMatchObject({ ok: true, unit: { symbol } }));
+test.each([['12 sq m', 'm²'], ['12 m2', 'm²'], ['100 square feet', 'ft²'], ['100 sq ft', 'ft²'], ['100 ft2', 'ft²']])('an area is read as it is said: %s', (text, symbol) => expect(parseQuantity(text, 'area')).toMatchObject({ ok: true, unit: { symbol } }));
+test.each([['1 ton', 'mass', ['t', 'US ton']], ['2 qt', 'volume', ['US qt', 'imp qt']]] as const)('%s could be two things and is asked about', (text, dimension, which) => {
+  expect(parseQuantity(text, dimension)).toMatchObject({ ok: false, which });
+  for (const symbol of which) expect(parseQuantity(`1 ${symbol}`, dimension)).toMatchObject({ ok: true, unit: { symbol } });
+});
+test('a short ton is 907.18474 kg', () => expect(toCanonical(1, 'US ton')).toBeCloseTo(907.18474, 8));

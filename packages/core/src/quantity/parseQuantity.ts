@@ -23,9 +23,9 @@ export function parseQuantity(input: string, dimension: Dimension, assumedUnit?:
   if (word === '') return { ok: false, reason: `Read ${number.value} with no unit, expected one such as ${example(dimension)}.` };
 
   const candidates = AMBIGUOUS_MEASURES[word.toLowerCase()];
-  if (candidates && candidates.length > 1)
+  if (candidates)
     return { ok: false, reason: `"${word}" differs by country: say ${candidates.join(' or ')}.`, which: candidates };
-  const unit = findUnit(candidates?.[0] ?? word);
+  const unit = findUnit(word);
   if (!unit) return { ok: false, reason: `Read the unit "${word.slice(0, 20)}", expected one such as ${example(dimension)}.` };
   if (unit.dimension !== dimension)
     return { ok: false, reason: `${unit.symbol} measures ${unit.dimension}, expected ${dimension} such as ${example(dimension)}.` };

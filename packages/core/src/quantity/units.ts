@@ -31,6 +31,7 @@ export const UNITS: readonly Unit[] = [
   unit('mg', 'mass', 1e-6, 'milligram', 'milligrams'),
   unit('t', 'mass', 1000, 'tonne', 'tonnes'),
   unit('lb', 'mass', POUND_KG, 'lbs', 'pound', 'pounds', '#'),
+  unit('US ton', 'mass', POUND_KG * 2000, 'us tons', 'short ton', 'short tons'),
   unit('oz', 'mass', POUND_KG / 16, 'ounce', 'ounces'),
   unit('L', 'volume', 1, 'l', 'litre', 'litres', 'liter', 'liters'),
   unit('mL', 'volume', 1e-3, 'ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'),
@@ -38,6 +39,7 @@ export const UNITS: readonly Unit[] = [
   unit('US gal', 'volume', US_GALLON_L, 'us gallon', 'us gallons'),
   unit('imp gal', 'volume', IMPERIAL_GALLON_L, 'imperial gallon', 'imperial gallons', 'uk gal'),
   unit('US qt', 'volume', US_GALLON_L / 4, 'us quart', 'us quarts'),
+  unit('imp qt', 'volume', IMPERIAL_GALLON_L / 4, 'imperial quart', 'imperial quarts'),
   unit('US pt', 'volume', US_GALLON_L / 8, 'us pint', 'us pints'),
   unit('imp pt', 'volume', IMPERIAL_GALLON_L / 8, 'imperial pint', 'imperial pints'),
   unit('US fl oz', 'volume', US_GALLON_L / 128, 'us fluid ounce', 'us fluid ounces'),
@@ -49,9 +51,9 @@ export const UNITS: readonly Unit[] = [
   unit('AU tbsp', 'volume', 0.02, 'australian tbsp', 'australian tablespoon', 'australian tablespoons'),
   unit('US tsp', 'volume', US_GALLON_L / 768, 'us teaspoon', 'us teaspoons'),
   unit('metric tsp', 'volume', 0.005, 'metric teaspoon', 'metric teaspoons'),
-  unit('m²', 'area', 1, 'm2', 'sq m', 'sqm', 'square metre', 'square metres', 'square meter', 'square meters'),
+  unit('m²', 'area', 1),
   unit('ha', 'area', 10000, 'hectare', 'hectares'),
-  unit('ft²', 'area', FOOT_M ** 2, 'ft2', 'sq ft', 'sqft', 'square foot', 'square feet'),
+  unit('ft²', 'area', FOOT_M ** 2),
   unit('acre', 'area', ACRE_M2, 'acres', 'ac'),
   unit('m', 'length', 1, 'metre', 'metres', 'meter', 'meters'),
   unit('cm', 'length', 0.01, 'centimetre', 'centimetres', 'centimeter', 'centimeters'),
@@ -61,15 +63,15 @@ export const UNITS: readonly Unit[] = [
   unit('%', 'fraction', 0.01, 'percent', 'per cent', '% w/w'),
   unit('g/kg', 'fraction', 1e-3),
   unit('mg/kg', 'fraction', 1e-6, 'ppm'),
-  unit('kg/ha', 'arealRate', 1e-4),
-  unit('g/m²', 'arealRate', 1e-3, 'g/m2', 'g per m2', 'g/sqm'),
-  unit('kg/m²', 'arealRate', 1, 'kg/m2'),
-  unit('lb/acre', 'arealRate', POUND_KG / ACRE_M2, 'lb/ac', 'lbs/acre'),
-  unit('lb/1000 ft²', 'arealRate', POUND_KG / (1000 * FOOT_M ** 2), 'lb/1000 ft2', 'lb/1000 sq ft', 'lb/1000sqft'),
-  unit('lb/100 ft²', 'arealRate', POUND_KG / (100 * FOOT_M ** 2), 'lb/100 ft2', 'lb/100 sq ft', 'lb/100sqft'),
-  unit('L/m²', 'arealVolume', 1, 'l/m2'),
-  unit('mL/m²', 'arealVolume', 1e-3, 'ml/m2'),
-  unit('L/ha', 'arealVolume', 1e-4, 'l/ha'),
+  unit('kg/ha', 'arealRate', 1e-4, 'kg/hectare'),
+  unit('g/m²', 'arealRate', 1e-3),
+  unit('kg/m²', 'arealRate', 1),
+  unit('lb/acre', 'arealRate', POUND_KG / ACRE_M2, 'lb/ac', 'lbs/acre', 'pounds/acre'),
+  unit('lb/1000 ft²', 'arealRate', POUND_KG / (1000 * FOOT_M ** 2), 'lbs/1000 ft²', 'pounds/1000 ft²'),
+  unit('lb/100 ft²', 'arealRate', POUND_KG / (100 * FOOT_M ** 2), 'lbs/100 ft²', 'pounds/100 ft²'),
+  unit('L/m²', 'arealVolume', 1),
+  unit('mL/m²', 'arealVolume', 1e-3),
+  unit('L/ha', 'arealVolume', 1e-4, 'l/hectare', 'litres/ha', 'liters/ha'),
   unit('kg/L', 'density', 1, 'g/ml', 'g/cm3', 'g/cm³'),
   unit('g/L', 'density', 1e-3),
 ];
@@ -90,14 +92,23 @@ export const AMBIGUOUS_MEASURES: Readonly<Record<string, readonly string[]>> = {
   pint: ['US pt', 'imp pt'],
   pints: ['US pt', 'imp pt'],
   pt: ['US pt', 'imp pt'],
-  quart: ['US qt'],
+  quart: ['US qt', 'imp qt'],
+  quarts: ['US qt', 'imp qt'],
+  qt: ['US qt', 'imp qt'],
   'fl oz': ['US fl oz', 'imp fl oz'],
-  ton: ['t'],
+  ton: ['t', 'US ton'],
+  tons: ['t', 'US ton'],
 };
+
+/** A unit's name in one spelling: small letters, "per" as a stroke, square measures as ft² and m², 1,000 without its comma. */
+const plain = (name: string): string =>
+  name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ ?(?:\/|\bper\b) ?/g, '/').replace('1,000', '1000')
+    .replace(/ ?(?:square (?:feet|foot)|sq\.? ?(?:ft|feet)\.?|ft\^?2)$/, ' ft²').replace(/ ?(?:square met(?:re|er)s?|sq\.? ?m(?:et(?:re|er)s?)?\.?|m\^?2)$/, ' m²')
+    .replace('/ ', '/').trim();
 
 const bySymbol = new Map<string, Unit>(UNITS.map((u) => [u.symbol, u]));
 const byName = new Map<string, Unit>();
-for (const u of UNITS) for (const name of [u.symbol, ...u.aliases]) byName.set(name.toLowerCase(), u);
+for (const u of UNITS) for (const name of [u.symbol, ...u.aliases]) byName.set(plain(name), u);
 
 /** The unit with exactly this symbol. @throws RangeError for a symbol that is not in the table. */
 export function unitOf(symbol: string): Unit {
@@ -108,7 +119,7 @@ export function unitOf(symbol: string): Unit {
 
 /** The unit a person means by a word, any case, or undefined. @example findUnit('Pounds')?.symbol // 'lb' */
 export const findUnit = (name: string): Unit | undefined =>
-  bySymbol.get(name.trim()) ?? byName.get(name.trim().toLowerCase().replace(/\s+/g, ' '));
+  bySymbol.get(name.trim()) ?? byName.get(plain(name));
 
 /**
  * A value in canonical units (kg, L, m², m, fraction, kg/m²).

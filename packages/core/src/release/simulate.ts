@@ -28,12 +28,16 @@ export interface Surroundings {
   readonly temperatureC: readonly number[];
   /** Days the dose lies on the surface before it is worked in or watered in by 12 mm; 0 when worked in at once. */
   readonly daysOnSurface: number;
+  /** Share of pore space filled with water on each day, from rain and evapotranspiration; the parameter's constant when missing. */
+  readonly waterFilled?: readonly number[] | undefined;
+  /** Water that drains below the layer on each day and what the layer still holds, mm; nothing is leached when missing. */
+  readonly drainage?: { readonly drainedMm: readonly number[]; readonly storedMm: readonly number[] } | undefined;
   readonly longevity: { readonly days: number; readonly referenceC: number } | undefined;
 }
 
 /** Shares of the nitrogen applied, at the end of each day; index 0 is the day of application before anything happens. */
 export interface ReleaseRun {
-  /** Ammonium + nitrate made available so far, less what decomposers took from the soil: negative while nitrogen is tied up. */
+  /** Ammonium + nitrate made available so far, what drained away since included, less what decomposers took from the soil: negative while nitrogen is tied up. */
   readonly mineral: Float64Array;
   readonly urea: Float64Array;
   readonly coated: Float64Array;
@@ -41,14 +45,17 @@ export interface ReleaseRun {
   readonly microbial: Float64Array;
   readonly humus: Float64Array;
   readonly volatilised: Float64Array;
-  /** The nitrate part of `mineral`, never below zero. */
+  /** The part of `mineral` that drained below the layer as nitrate, as if no crop took any. */
+  readonly leached: Float64Array;
+  /** The nitrate still in the layer, never below zero. */
   readonly nitrate: Float64Array;
 }
 
 /**
  * One dose of 1 kg N followed day by day through the pools: soluble forms, urea, coating, and a fast and a slow organic
  * pool decomposed by microbes that keep their own C:N (Manzoni & Porporato 2009), all scaled by temperature
- * (Stanford, Frere & Schwaninger 1973), moisture and the medium's life. Leaching is not in this run.
+ * (Stanford, Frere & Schwaninger 1973), moisture and the medium's life. With
+ * drainage, the layer's nitrate leaves with its water: each day drained ÷ (drained + stored) of it (after Burns 1974).
  *
  * Daily steps are exact exponentials, so every step conserves nitrogen to rounding:
  * mineral + urea + coated + undecomposed + microbial + humus + volatilised = 1.
@@ -59,9 +66,9 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
   const days = around.temperatureC.length;
   const make = (): Float64Array => new Float64Array(days + 1);
   const run: ReleaseRun = {
-    mineral: make(), urea: make(), coated: make(), undecomposed: make(), microbial: make(), humus: make(), volatilised: make(), nitrate: make(),
+    mineral: make(), urea: make(), coated: make(), undecomposed: make(), microbial: make(), humus: make(), volatilised: make(), leached: make(), nitrate: make(),
   };
-  const moisture = moistureResponse(p.waterFilled);
+  const usualMoisture = moistureResponse(p.waterFilled);
 
   let nitrate = pools.nitrate;
   let ammonium = pools.ammonium;
@@ -75,9 +82,10 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
   let microbialC = 0;
   let humus = 0;
   let volatilised = 0;
+  let leached = 0;
 
   const record = (day: number): void => {
-    run.mineral[day] = ammonium + nitrate - borrowed;
+    run.mineral[day] = ammonium + nitrate + leached - borrowed;
     run.nitrate[day] = nitrate;
     run.urea[day] = urea;
     run.coated[day] = pools.coated * (1 - coatedReleased);
@@ -85,11 +93,14 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
     run.microbial[day] = microbialC / p.microbialCN;
     run.humus[day] = humus;
     run.volatilised[day] = volatilised;
+    run.leached[day] = leached;
   };
   record(0);
 
   for (let day = 0; day < days; day++) {
     const temperatureC = around.temperatureC[day] ?? 0;
+    const filled = around.waterFilled?.[day];
+    const moisture = filled === undefined ? usualMoisture : moistureResponse(filled);
     const warmth = temperatureResponse(temperatureC, p.q10) * moisture;
     const life = warmth * p.biology;
 
@@ -130,6 +141,12 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
     const nitrified = ammonium * (1 - Math.exp(-p.nitrificationPerDay * warmth));
     ammonium -= nitrified;
     nitrate += nitrified;
+    const drained = around.drainage?.drainedMm[day] ?? 0;
+    if (drained > 0) {
+      const washed = (nitrate * drained) / (drained + (around.drainage?.storedMm[day] ?? 0));
+      nitrate -= washed;
+      leached += washed;
+    }
     record(day + 1);
   }
   return run;

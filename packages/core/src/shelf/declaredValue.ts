@@ -34,3 +34,13 @@ export function printDeclared(value: DeclaredValue): string {
     case 'below': return `< ${value.limit}`;
   }
 }
+
+/** A declared value times a factor, to so many significant figures. @example scaleDeclared({ kind: 'below', limit: 20 }, 0.5) // { kind: 'below', limit: 10 } */
+export function scaleDeclared(value: DeclaredValue, factor: number, figures = 6): DeclaredValue {
+  const by = (v: number): number => Number((v * factor).toPrecision(figures));
+  switch (value.kind) {
+    case 'number': return { kind: 'number', value: by(value.value) };
+    case 'range': return { kind: 'range', low: by(value.low), mid: by(value.mid), high: by(value.high) };
+    case 'below': return { kind: 'below', limit: by(value.limit) };
+  }
+}

@@ -39,3 +39,12 @@ test('printing a grade and reading it gives the same grade', () => {
 test('no text makes it throw', () => {
   fc.assert(fc.property(fc.string({ maxLength: 200 }), (text) => expect(['one', 'several', 'none']).toContain(parseGrade(text).kind)));
 });
+
+test('a bracket restates the oxides as elements, by name or as a second triple; words in it are no elements', () => {
+  const elements = (text: string): unknown => { const read = parseGrade(text); return read.kind === 'one' ? read.elements?.map((p) => `${p.amount} ${p.nutrient} ${p.basis}`) : read.kind; };
+  expect(elements('8-4-4 (1.7 P, 3.3 K)')).toEqual(['1.7 P element', '3.3 K element']);
+  expect(elements('12–8–16 (12-3,5-13.3)')).toEqual(['12 N element', '3.5 P element', '13.3 K element']);
+  expect(elements('5-3-4 (organic, 20 kg)')).toBeUndefined();
+  expect(elements('5-3-4 (P2O5)')).toBeUndefined();
+  expect(elements('5-3-4')).toBeUndefined();
+});

@@ -10,7 +10,8 @@ export interface GradePart {
 export type Grade = readonly GradePart[];
 
 export type ParsedGrade =
-  | { readonly kind: 'one'; readonly grade: Grade }
+  /** `elements` is what a bracket restates as elements: the 1.7 P and 3.3 K of `8-4-4 (1.7 P, 3.3 K)`. */
+  | { readonly kind: 'one'; readonly grade: Grade; readonly elements?: Grade }
   | { readonly kind: 'several'; readonly readings: readonly Grade[]; readonly question: string }
   | { readonly kind: 'none'; readonly reason: string };
 
@@ -53,6 +54,17 @@ function readAdditions(text: string): Grade | undefined {
   return parts;
 }
 
+const BRACKET = /\(([^()]*)\)/;
+const element = (nutrient: Nutrient, amount: string): GradePart => ({ nutrient, basis: 'element', amount: Number(amount.replace(',', '.')) });
+
+/** What a bracket behind a grade restates as elements, by name or as a second triple; empty when it says something else. */
+function readBracket(text: string): Grade {
+  const inside = BRACKET.exec(text)?.[1] ?? '';
+  const triple = /^\s*(\d+(?:[.,]\d+)?)\s*[-:/]\s*(\d+(?:[.,]\d+)?)\s*[-:/]\s*(\d+(?:[.,]\d+)?)\s*$/.exec(inside);
+  if (triple) return NPK.map(([nutrient], i) => element(nutrient, triple[i + 1] ?? '0'));
+  return [...inside.matchAll(/(?<![\d.,])(\d+(?:[.,]\d+)?)\s*%?\s*([A-Z][a-z]?)(?![A-Za-z0-9])/g)].flatMap(([, amount = '', symbol = '']) => (NUTRIENTS.includes(symbol as Nutrient) ? [element(symbol as Nutrient, amount)] : []));
+}
+
 /**
  * Reads shorthand as people type it: `5-3-4`, `5:3:4`, `5/3/4`, `12 0 0`, `0050`, `10-4-6 + 2Mg`, `8-2-4 (1.7 P, 3.3 K)`.
  * A fourth bare number is sulfur on some bags and magnesium on others, so it is asked; run-together digits with more
@@ -61,8 +73,11 @@ function readAdditions(text: string): Grade | undefined {
  * @example parseGrade('1200') // several: 1-20-0 or 12-0-0
  */
 export function parseGrade(input: string): ParsedGrade {
-  const text = input.replace(/[−–]/g, '-').replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
-  if (text.length > 80) return none(input);
+  const dashed = input.replace(/[−–]/g, '-');
+  const text = dashed.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
+  if (text.length > 80 || input.length > 200) return none(input);
+  const restated = readBracket(dashed);
+  const one = (grade: Grade): ParsedGrade => ({ kind: 'one', grade, ...(restated.length > 0 ? { elements: restated } : {}) });
   const [head = '', ...rest] = text.split('+');
   const added = readAdditions(rest.join('+'));
   if (!added) return none(input);
@@ -72,13 +87,13 @@ export function parseGrade(input: string): ParsedGrade {
     const readings = splitDigits(base).map((numbers) => [...npk(numbers), ...added]);
     if (readings.length === 0) return none(input);
     const [only] = readings;
-    if (readings.length === 1 && only) return { kind: 'one', grade: only };
+    if (readings.length === 1 && only) return one(only);
     return { kind: 'several', readings, question: `"${base}" can be split more than one way.` };
   }
   if (!/^\d+(?:[.,]\d+)?(?:\s*[-:/ ]\s*\d+(?:[.,]\d+)?){2,3}$/.test(base)) return none(input);
   const numbers = base.split(/\s*[-:/]\s*|\s+/).map((n) => Number(n.replace(',', '.')));
   const [, , , fourth] = numbers;
-  if (fourth === undefined) return { kind: 'one', grade: [...npk(numbers), ...added] };
+  if (fourth === undefined) return one([...npk(numbers), ...added]);
   return {
     kind: 'several',
     readings: (['S', 'Mg'] as const).map((nutrient) => [...npk(numbers), { nutrient, basis: 'element', amount: fourth }, ...added]),

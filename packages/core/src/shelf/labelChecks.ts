@@ -1,7 +1,7 @@
 import { analyteName, compoundPerElement, formulaText, NITROGEN_FORMS, symbolIn, type Nutrient } from '../nutrient/index.js';
-import { formatNumber } from '../quantity/index.js';
-import { declaredRange, massFraction, midFraction } from './massFraction.js';
-import { parseGrade } from './grade.js';
+import { formatGiven, formatTrimmed } from '../quantity/index.js';
+import { declaredRange, elementFigure, massFraction, midFraction } from './massFraction.js';
+import { parseGrade, type Grade } from './grade.js';
 import { readIngredients } from './materials.js';
 import type { AnalysisFigure, Product } from './product.js';
 
@@ -17,7 +17,7 @@ export interface Finding {
 export type LabelFacts = Pick<Product, 'grade' | 'analysis' | 'derivedFrom' | 'densityKgPerL'>;
 
 const TOLERANCE = 0.0005;
-const percent = (fraction: number): string => `${formatNumber(fraction * 100, 3)} %`;
+const percent = (fraction: number): string => `${formatTrimmed(fraction * 100)} %`;
 
 function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
   return analysis.flatMap((line, i): Finding[] => {
@@ -25,14 +25,14 @@ function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
     const path = `analysis.${i}.value`;
     const name = analyteName(line.analyte);
     if (![low, mid, high].every((v) => Number.isFinite(v)) || low < 0)
-      return [{ code: 'value.negative', severity: 'impossible', path, message: `Read ${formatNumber(low)} ${line.unit} ${name}, expected zero or more.` }];
+      return [{ code: 'value.negative', severity: 'impossible', path, message: `Read ${formatTrimmed(low)} ${line.unit} ${name}, expected zero or more.` }];
     if (low > mid || mid > high)
       return [{ code: 'value.order', severity: 'impossible', path, message: `Read ${low}–${mid}–${high} for ${name}, expected low, middle, high in order.` }];
     const perVolume = line.unit === '% w/v' || line.unit === 'g/L';
     const most = perVolume ? (densityKgPerL ?? 2.5) : 1;
     const factor = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 }[line.unit];
     return high * factor > most + 1e-9
-      ? [{ code: 'value.over100', severity: 'impossible', path, message: `Read ${formatNumber(high)} ${line.unit} ${name}: more than the whole, expected at most ${formatNumber(most / factor)} ${line.unit}.` }]
+      ? [{ code: 'value.over100', severity: 'impossible', path, message: `Read ${formatTrimmed(high)} ${line.unit} ${name}: more than the whole, expected at most ${formatTrimmed(most / factor)} ${line.unit}.` }]
       : [];
   });
 }
@@ -82,7 +82,25 @@ function gradeLine(label: LabelFacts): Finding[] {
   const parsed = parseGrade(label.grade);
   if (parsed.kind === 'none') return [{ code: 'grade.unread', severity: 'warning', path: 'grade', message: parsed.reason }];
   if (parsed.kind === 'several') return [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `${parsed.question} Write it with dashes.` }];
-  return parsed.grade.flatMap((part): Finding[] => {
+  return [...bracketed(parsed.grade, parsed.elements ?? []), ...againstAnalysis(label, parsed.grade)];
+}
+
+/** Half of the last figure a bracket usually gives, and the rounding of the oxide beside it, in per cent of the element. */
+const BRACKET_TOLERANCE = 0.06;
+
+/** "8-4-4 (1.7 P, 3.3 K)": the bracket has to be the same as the oxides, as elements. */
+function bracketed(grade: Grade, elements: Grade): Finding[] {
+  return elements.flatMap(({ nutrient, amount }): Finding[] => {
+    const part = grade.find((p) => p.nutrient === nutrient);
+    if (!part) return [];
+    const main = part.amount / compoundPerElement(part.basis);
+    if (Math.abs(main - amount) <= BRACKET_TOLERANCE + main * 0.02) return [];
+    return [{ code: 'grade.bracket', severity: 'warning', path: 'grade', message: `${formatGiven(part.amount)} % ${symbolIn(nutrient, part.basis)} is ${formatTrimmed(main)} % ${nutrient}, but the bracket says ${formatGiven(amount)}.` }];
+  });
+}
+
+function againstAnalysis(label: LabelFacts, grade: Grade): Finding[] {
+  return grade.flatMap((part): Finding[] => {
     const reading = massFraction(label, part.nutrient);
     if (reading.kind !== 'figure') return [];
     const fraction = reading.figure.value.mid * compoundPerElement(part.basis);
@@ -129,6 +147,17 @@ function basisNotes(label: LabelFacts): Finding[] {
   });
 }
 
+/** What water or weak acid takes out cannot be more than a digest holds: one of the two is on another basis. */
+function extracts(label: LabelFacts): Finding[] {
+  return label.analysis.flatMap((line, i): Finding[] => {
+    const total = label.analysis.find((l) => l.analyte === line.analyte && !l.extract);
+    if (!line.extract || !total || line.value.kind === 'below' || total.value.kind === 'below') return [];
+    const [part, whole] = [line, total].map((l) => elementFigure(l, label.densityKgPerL).value);
+    if (!part || !whole || part.low <= whole.high) return [];
+    return [{ code: 'extract.aboveTotal', severity: 'warning', path: `analysis.${i}.value`, message: `The extract holds ${percent(part.mid)} ${analyteName(line.analyte)}, more than the total of ${percent(whole.mid)}: one of them is the oxide, the other the element.` }];
+  });
+}
+
 /**
  * The checks made on a label while it is entered, each with its figure.
  * @returns findings, the impossible first; an empty list when nothing contradicts
@@ -137,5 +166,5 @@ function basisNotes(label: LabelFacts): Finding[] {
 export function labelChecks(label: LabelFacts): readonly Finding[] {
   const impossible = impossibleValues(label);
   if (impossible.length > 0) return impossible;
-  return [...gradeLine(label), ...nitrogenParts(label), ...carriers(label), ...ingredients(label), ...basisNotes(label)];
+  return [...gradeLine(label), ...nitrogenParts(label), ...carriers(label), ...ingredients(label), ...extracts(label), ...basisNotes(label)];
 }

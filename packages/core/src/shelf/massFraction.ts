@@ -25,19 +25,22 @@ export const declaredRange = (value: DeclaredValue): Range => {
   }
 };
 
-/** The most trusted line for an analyte: measured before label before published before typical before guess. */
+/** The most trusted line for an analyte: a total before what only an extract holds, then measured before label before published before typical before guess. */
 function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
   let best: AnalysisFigure | undefined;
   for (const line of analysis)
-    if (line.analyte === analyte && (!best || PROVENANCES.indexOf(line.provenance) < PROVENANCES.indexOf(best.provenance))) best = line;
+    if (line.analyte === analyte && (!best || rankOf(line) < rankOf(best))) best = line;
   return best;
 }
 
-function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined): Figure {
+const rankOf = ({ extract, provenance }: AnalysisFigure): number => (extract ? PROVENANCES.length : 0) + PROVENANCES.indexOf(provenance);
+
+/** A line as mass of its element per mass of product. */
+export function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined): Figure {
   const element = elementOf(line.analyte);
   const name = analyteName(line.analyte);
   const declared = literal(
-    `declared ${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
+    `declared ${line.extract ? 'available (extract) ' : ''}${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
   );
   const factor = UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
   const basisWords = line.basis === 'element' ? '' : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${formulaText(line.basis)} (atomic weights)`;

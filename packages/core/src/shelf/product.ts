@@ -8,6 +8,12 @@ export type DeclaredValue =
   | { readonly kind: 'range'; readonly low: number; readonly mid: number; readonly high: number }
   | { readonly kind: 'below'; readonly limit: number };
 
+/** A basis with the word for what only an extract holds, as forms and files write it. @example basisWord('P2O5', 'available') // 'P2O5 available' */
+export const basisWord = (basis: Basis, extract: AnalysisFigure['extract']): string => (extract ? `${basis} ${extract}` : basis);
+/** The basis and the extract in such a word. */
+export const readBasisWord = (word: string): Pick<AnalysisFigure, 'basis' | 'extract'> =>
+  word.endsWith(' available') ? { basis: word.slice(0, -' available'.length) as Basis, extract: 'available' } : { basis: word as Basis };
+
 /** Units an analysis is declared in. The last two are mass per volume and need a density. */
 export const ANALYSIS_UNITS = ['%', 'g/kg', 'mg/kg', '% w/v', 'g/L'] as const;
 export type AnalysisUnit = (typeof ANALYSIS_UNITS)[number];
@@ -20,6 +26,8 @@ export interface AnalysisFigure {
   readonly unit: AnalysisUnit;
   readonly provenance: Provenance;
   readonly source: string;
+  /** What water or a weak acid takes out at once, as a lab reports it; missing for a total or a label's guarantee. */
+  readonly extract?: 'available' | undefined;
 }
 
 export const PRODUCT_FORMS = ['granule', 'prill', 'powder', 'pellet', 'crystal', 'liquid', 'meal', 'bulk'] as const;
@@ -32,6 +40,8 @@ export interface Offer {
   readonly price: Money | undefined;
   /** ISO date the price was seen. */
   readonly seenOn: string | undefined;
+  /** Who asked it, when it is not the product's own seller. */
+  readonly seller?: string | undefined;
 }
 
 /** How long a coated material takes to give 80 % of its nitrogen, and at which temperature that was rated. */
@@ -45,6 +55,13 @@ export interface LabelRate {
   readonly amount: number;
   readonly unit: string;
   readonly perYear: number;
+}
+
+/** How a liquid or soluble is thinned: of product in each litre of water. */
+export interface Dilution {
+  readonly amount: number;
+  /** mL of a liquid or g of a solid per litre of water. */
+  readonly unit: 'mL/L' | 'g/L';
 }
 
 /** What the core needs to know of a product. */
@@ -61,6 +78,8 @@ export interface Product {
   readonly longevity: Longevity | undefined;
   /** Measured C:N, which replaces the class average in the release model. */
   readonly carbonToNitrogen: number | undefined;
+  /** As the directions say; a product with none gets no diluted figures. */
+  readonly dilution?: Dilution | undefined;
 }
 
 /** Where a material comes from, for those who choose by it. */

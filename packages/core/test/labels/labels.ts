@@ -48,7 +48,7 @@ export const LABELS: readonly LabelCase[] = [
   { name: 'feed tag', text: 'Crude protein 38 %\nMoisture 12 %', reads: 'N 6.08 %' },
   { name: 'feed tag with minimum words', text: 'Guaranteed analysis\nCrude Protein, min ... 16.0%\nCalcium, min 1.2%', reads: 'N 2.56 %, Ca 1.2 %' },
   { name: 'lab slip on dry matter', text: 'mg/kg on dry matter\nMoisture 35 %\nTotal nitrogen 14500\nPotassium 9800', reads: 'N 9425 mg/kg, K 6370 mg/kg' },
-  { name: 'lab slip, dry, moisture unknown', text: 'mg/kg dry weight\nNitrogen 14500', reads: 'N 14500 mg/kg', codes: ['label.dry'] },
+  { name: 'lab slip, dry, moisture unknown', text: 'mg/kg dry weight\nNitrogen 14500', reads: '', codes: ['label.dry'] },
   { name: 'below detection', text: 'Cadmium < 0.2 mg/kg\nLead less than 5 mg/kg', reads: 'Cd < 0.2 mg/kg, Pb < 5 mg/kg' },
   { name: 'a range', text: 'Nitrogen 2–3 %\nPotash 1 to 2 %', reads: 'N 2–3 %, K/K2O 1–2 %' },
   { name: 'run-together digits with one reading', text: 'NPK 0050', reads: '', grade: '0-0-50' },

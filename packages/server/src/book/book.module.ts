@@ -1,9 +1,9 @@
 import { Readable } from 'node:stream';
-import { Body, Controller, Get, HttpCode, Module, Param, Post, Query, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Module, Param, ParseUUIDPipe, Post, Query, StreamableFile } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
-import type { ImportReport, JournalRecord, Kept, Page } from '@wheat-ledger/contract';
+import type { BatchUndone, ImportReport, JournalRecord, Kept, Page } from '@wheat-ledger/contract';
 import { ClaimsModule } from '../claims/claims.module.js';
 import { inputPipe } from '../common/inputPipe.js';
 import { workspaceSchema } from '../common/openapi.js';
@@ -51,6 +51,18 @@ class JournalController {
   }
 }
 
+@Controller('imports')
+class ImportsController {
+  constructor(private readonly journal: JournalService) {}
+
+  /** Takes out everything an import brought in, but for what was changed since. */
+  @Post(':batch/undo')
+  @HttpCode(200)
+  undo(@Param('batch', new ParseUUIDPipe({ version: '4' })) batch: string): Promise<BatchUndone> {
+    return this.journal.undoBatch(batch);
+  }
+}
+
 class ImportQueryDto {
   /** Without it the file is only tried. */
   @IsOptional()
@@ -80,5 +92,5 @@ class WorkspaceController {
   }
 }
 
-@Module({ imports: [GroundModule, ShelfModule, MixModule, ClaimsModule], controllers: [JournalController, WorkspaceController], providers: [Stores, JournalService, ExchangeService] })
+@Module({ imports: [GroundModule, ShelfModule, MixModule, ClaimsModule], controllers: [JournalController, ImportsController, WorkspaceController], providers: [Stores, JournalService, ExchangeService] })
 export class BookModule {}

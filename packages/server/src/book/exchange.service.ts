@@ -1,24 +1,27 @@
+import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import {
-  ClaimInput, PlotInput, ProductInput, RecipeInput, SoilReportInput, validateInput, WORKSPACE_FORMAT, WORKSPACE_LISTS, WORKSPACE_VERSION,
+  AttachmentInput, ClaimInput, JarTestInput, LoggerInput, ofToday, PlotInput, ProductInput, RecipeInput, KeptFilterInput, SoilReportInput, validateInput, WORKSPACE_FORMAT, WORKSPACE_LISTS, WORKSPACE_VERSION,
   type FieldProblem, type ImportReport, type Kept, type WorkspaceList,
 } from '@wheat-ledger/contract';
 import { ProblemException } from '../common/problems.js';
+import type { NewRecord } from '../common/recordStore.js';
+import { AttachmentStore } from '../shelf/attachment.store.js';
 import { Stores, type AnyStore } from './stores.service.js';
 
-const INPUTS: Readonly<Record<WorkspaceList, new () => object>> = { plots: PlotInput, products: ProductInput, soilReports: SoilReportInput, recipes: RecipeInput, claims: ClaimInput };
+const INPUTS: Readonly<Record<WorkspaceList, new () => object>> = {
+  plots: PlotInput, products: ProductInput, soilReports: SoilReportInput, jarTests: JarTestInput, loggers: LoggerInput, recipes: RecipeInput, claims: ClaimInput, attachments: AttachmentInput, shelfFilters: KeptFilterInput,
+};
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 /** More problems than this help nobody. */
 const MOST_PROBLEMS = 100;
 const MOST_RECORDS = 50_000;
 
-interface Candidate {
+interface Candidate extends NewRecord<object> {
+  readonly list: WorkspaceList;
   readonly path: string;
   readonly id: string;
-  readonly removed: boolean;
-  readonly input: object;
-  readonly store: AnyStore;
 }
 
 /** Thrown inside the transaction of a trial run to take everything back. */
@@ -32,6 +35,7 @@ export class ExchangeService {
   constructor(
     private readonly em: EntityManager,
     private readonly stores: Stores,
+    private readonly attachments: AttachmentStore,
   ) {}
 
   /** The file in pieces, page by page, so that no table is ever whole in memory. */
@@ -46,7 +50,21 @@ export class ExchangeService {
       }
       yield ']';
     }
+    yield* this.contents();
     yield '}\n';
+  }
+
+  /** The bytes that attachments name, each once and one file at a time. */
+  private async *contents(): AsyncGenerator<string> {
+    yield ',\n"contents":[';
+    const written = new Set<string>();
+    for await (const record of this.all(this.stores.of('attachment'))) {
+      const { sha256 } = record as AttachmentInput;
+      if (written.has(sha256)) continue;
+      yield `${written.size > 0 ? ',' : ''}\n${JSON.stringify({ sha256, base64: (await this.attachments.bytesOf(sha256)).toString('base64') })}`;
+      written.add(sha256);
+    }
+    yield ']';
   }
 
   private async *all(store: AnyStore): AsyncGenerator<object> {
@@ -67,18 +85,22 @@ export class ExchangeService {
    */
   async import(file: unknown, write: boolean): Promise<ImportReport> {
     const { candidates, found, problems } = this.read(file);
+    const batch = randomUUID();
     let added = 0;
     let alreadyHere = 0;
     const attempt = async (): Promise<void> => {
-      await this.em.transactional(async (em) => {
-        for (const candidate of candidates) {
+      await this.em.transactional(async () => {
+        problems.push(...(await this.keepContents(file)));
+        for (const { list, kind } of WORKSPACE_LISTS) {
           if (problems.length >= MOST_PROBLEMS) break;
-          const outcome = await this.add(candidate);
-          // What was written is in the transaction; holding it in memory too would slow every next record.
-          em.clear();
-          if (outcome === 'here') alreadyHere += 1;
-          else if (outcome === 'added') added += 1;
-          else problems.push(...outcome);
+          const store = this.stores.of(kind);
+          const mine = candidates.filter((c) => c.list === list);
+          const here = await store.known(mine.map((c) => c.id));
+          const fresh = mine.filter((c) => !here.has(c.id));
+          const refused = await store.createMany(fresh, batch);
+          alreadyHere += mine.length - fresh.length;
+          added += fresh.length - refused.size;
+          for (const [i, found] of refused) problems.push(...found.map((p) => ({ path: `${fresh[i]?.path}.${p.path}`, message: p.message })));
         }
         if (!write || problems.length > 0) throw new TakeBack();
       });
@@ -86,7 +108,25 @@ export class ExchangeService {
     await attempt().catch((error: unknown) => {
       if (!(error instanceof TakeBack)) throw error;
     });
-    return { found, added, alreadyHere, problems: problems.slice(0, MOST_PROBLEMS), written: write && problems.length === 0 };
+    return { found, added, alreadyHere, problems: problems.slice(0, MOST_PROBLEMS), ...writtenAs(write && problems.length === 0, batch) };
+  }
+
+  /** Takes the bytes in, each proven to be what its name says. */
+  private async keepContents(file: unknown): Promise<FieldProblem[]> {
+    const { contents = [] } = file as { contents?: unknown };
+    if (!Array.isArray(contents)) throw unreadable('Expected contents as a list.');
+    const problems: FieldProblem[] = [];
+    for (const [i, content] of (contents as readonly unknown[]).entries()) {
+      const { sha256, base64 } = (typeof content === 'object' && content !== null ? content : {}) as { sha256?: unknown; base64?: unknown };
+      try {
+        const kept = await this.attachments.keep(Buffer.from(typeof base64 === 'string' ? base64 : '', 'base64'));
+        if (kept.sha256 !== sha256) problems.push({ path: `contents.${i}.sha256`, message: 'These bytes are not what their name says.' });
+      } catch (error) {
+        if (!(error instanceof ProblemException)) throw error;
+        problems.push({ path: `contents.${i}`, message: error.detail });
+      }
+    }
+    return problems;
   }
 
   private read(file: unknown): { readonly candidates: readonly Candidate[]; readonly found: ImportReport['found']; readonly problems: FieldProblem[] } {
@@ -95,7 +135,7 @@ export class ExchangeService {
     if (version !== WORKSPACE_VERSION) throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
     const lists = file as Readonly<Partial<Record<WorkspaceList, unknown>>>;
     const problems: FieldProblem[] = [];
-    const found = { plots: 0, products: 0, soilReports: 0, recipes: 0, claims: 0 };
+    const found = Object.fromEntries(WORKSPACE_LISTS.map(({ list }) => [list, 0])) as Record<WorkspaceList, number>;
     const candidates = WORKSPACE_LISTS.flatMap(({ list, kind }) => {
       const records = lists[list] ?? [];
       if (!Array.isArray(records)) throw unreadable(`Expected ${list} as a list.`);
@@ -105,26 +145,16 @@ export class ExchangeService {
         const path = `${list}.${i}`;
         const { id, removed, ...input } = (typeof record === 'object' && record !== null ? record : {}) as { id?: unknown; removed?: unknown };
         if (typeof id !== 'string' || !UUID.test(id)) problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
-        const result = validateInput(INPUTS[list], input);
+        const result = validateInput(INPUTS[list], ofToday(kind, input));
         if (!result.ok) problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));
-        return result.ok && typeof id === 'string' && UUID.test(id) ? [{ path, id, removed: removed === true, input: result.value, store: this.stores.of(kind) }] : [];
+        return result.ok && typeof id === 'string' && UUID.test(id) ? [{ list, path, id, removed: removed === true, input: result.value }] : [];
       });
     });
     return { candidates, found, problems };
   }
-
-  private async add({ path, id, removed, input, store }: Candidate): Promise<'added' | 'here' | readonly FieldProblem[]> {
-    if (await store.has(id)) return 'here';
-    try {
-      const made = await store.create(input, id);
-      if (removed) await store.remove(id, made.version);
-      return 'added';
-    } catch (error) {
-      if (error instanceof ProblemException && error.extra.errors) return error.extra.errors.map((p) => ({ path: `${path}.${p.path}`, message: p.message }));
-      throw error;
-    }
-  }
 }
+
+const writtenAs = (written: boolean, batch: string): Pick<ImportReport, 'written' | 'batch'> => ({ written, batch: written ? batch : null });
 
 /** What the server adds to an input stays behind, but for the id and whether it was taken out. */
 function exchanged(record: Kept): object {

@@ -44,12 +44,19 @@ test('exporting and importing into an empty ledger gives the same workspace, rem
 test('a generated workspace of three hundred bags makes the round trip', () =>
   empty(async (t) => {
     const products = Array.from({ length: 300 }, (_, i) => ({ ...product({ name: `Bag ${i % 7} ${'é=+-@'[i % 5]}`, note: `line one\nline ${i}`, offers: [{ size: i + 0.5, unit: 'kg', price: { amount: (i / 7).toFixed(4), currency: 'EUR' } }] }), id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}` }));
-    const made = { format: 'wheat-ledger.workspace', version: 1, plots: [], products, soilReports: [], recipes: [], claims: [] };
+    const made = { format: 'wheat-ledger.workspace', version: 1, products };
     expect((await send(t, made, true).expect(200)).body).toMatchObject({ added: 300, written: true });
     const back = (await t.http.get('/api/v1/workspace/export')).body;
     const byId = (list: { id: string }[]): { id: string }[] => [...list].sort((a, b) => a.id.localeCompare(b.id));
     const money = (list: typeof products): typeof products => list.map((p) => ({ ...p, offers: p.offers.map((o) => ({ ...o, price: { ...o.price!, amount: Number(o.price!.amount).toFixed(4) } })) }));
     expect(money(byId(back.products) as typeof products)).toEqual(money(byId(products) as typeof products));
+  }));
+
+test('a file of an older ledger is read as it would be written today: four uneven sides are a polygon', () =>
+  empty(async (t) => {
+    const plot = { id: '00000000-0000-4000-8000-00000000a001', name: 'Old corner', areaM2: 12, crop: 'leek', medium: 'mineralSoil', texture: 'loam', temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 }, plantedOn: '2026-04-01', shape: { kind: 'fourSides', lengthsM: [3, 4, 3, 4, 5] } };
+    expect((await send(t, { format: 'wheat-ledger.workspace', version: 1, plots: [plot] }, true).expect(200)).body).toMatchObject({ added: 1, written: true, problems: [] });
+    expect((await t.http.get('/api/v1/plots')).body.items[0].shape).toEqual({ kind: 'polygon', lengthsM: [3, 4, 3, 4, 5] });
   }));
 
 test('importing what is here already leaves it as it is', async () => {
@@ -80,7 +87,7 @@ test.each([
 
 test('hostile files do no harm: not JSON, too large, a slipped-in prototype, an id that is none', async () => {
   await full.http.post('/api/v1/workspace/import').set('Content-Type', 'application/json').send('{"format": ').expect(400);
-  await full.http.post('/api/v1/workspace/import').set('Content-Type', 'application/json').send(`{"x":"${'y'.repeat(34_000_000)}"}`).expect(413);
+  await full.http.post('/api/v1/workspace/import').set('Content-Type', 'application/json').send(`{"x":"${'y'.repeat(126_000_000)}"}`).expect(413);
   const slipped = await full.http.post('/api/v1/workspace/import').set('Content-Type', 'application/json').send('{"format":"wheat-ledger.workspace","version":1,"products":[{"id":"1; drop table product","__proto__":{"name":"x"}}]}').expect(200);
   expect(slipped.body.written).toBe(false);
   expect(slipped.body.problems.map((p: { path: string }) => p.path)).toContain('products.0.id');

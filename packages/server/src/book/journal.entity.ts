@@ -31,6 +31,10 @@ export class JournalEntry {
   @Property({ type: new BigIntType('string'), nullable: true })
   undoes: string | null = null;
 
+  /** Names the import that brought it in together with others. */
+  @Property({ type: 'uuid', nullable: true })
+  batch: string | null = null;
+
   @Property({ type: 'json', nullable: true })
   before: unknown = null;
 

@@ -1,6 +1,6 @@
 import { EntityManager, type FilterQuery } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
-import type { JournalRecord, Kept, Page } from '@wheat-ledger/contract';
+import { ofToday, type BatchUndone, type JournalRecord, type Kept, type Page, type RecordKind } from '@wheat-ledger/contract';
 import { ProblemException, notFound } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { JournalEntry } from './journal.entity.js';
@@ -45,8 +45,27 @@ export class JournalService {
       case 'create':
       case 'restore': return store.remove(entry.recordId, version, entry.id);
       case 'remove': return store.restore(entry.recordId, version, entry.id);
-      case 'update': return store.update(entry.recordId, version, entry.before as object, entry.id);
+      case 'update': return store.update(entry.recordId, version, ofToday(entry.kind, entry.before as object), entry.id);
     }
+  }
+
+  /**
+   * Takes back an import: every record it brought in that nobody changed since is taken out, all in one transaction.
+   * @throws ProblemException 404 when no import has that name
+   */
+  async undoBatch(batch: string): Promise<BatchUndone> {
+    const rows = await this.em.getConnection().execute<{ kind: RecordKind; record_id: string; latest: boolean }[]>(
+      `select kind, record_id, not exists (select 1 from journal later where later.workspace_id = j.workspace_id and later.record_id = j.record_id and later.id > j.id and later.batch is distinct from j.batch) as latest
+       from journal j where workspace_id = ? and batch = ? and action = 'create'`,
+      [this.scope.id, batch],
+    );
+    if (rows.length === 0) throw notFound('import');
+    const untouched = rows.filter((r) => r.latest);
+    await this.em.transactional(async () => {
+      // What points to others goes first.
+      for (const kind of [...new Set(untouched.map((r) => r.kind))].reverse()) await this.stores.of(kind).removeMany(untouched.filter((r) => r.kind === kind).map((r) => r.record_id));
+    });
+    return { takenOut: untouched.length, changedSince: rows.length - untouched.length };
   }
 
   /** Id of the newest entry of each record. */

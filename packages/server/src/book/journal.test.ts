@@ -67,3 +67,21 @@ test('the journal is paged, newest first', async () => {
   const { body: older } = await t.http.get(`/api/v1/journal?limit=2&before=${page.next}`).expect(200);
   expect(Number(older.items[0].id)).toBeLessThan(Number(page.items[1].id));
 });
+
+test('an import is taken back as a whole, but for what was changed since; taking it back twice does nothing more', async () => {
+  const csv = ['name,N %', ...Array.from({ length: 300 }, (_, i) => `Brought in ${i},5`)].join('\n');
+  const { body: done } = await t.http.post('/api/v1/shelf/csv?write=yes').set('Content-Type', 'text/csv').send(csv).expect(200);
+  const bags = async (removed = false): Promise<{ id: string; name: string; version: number }[]> => (await t.http.get(`/api/v1/products?limit=500&removed=${removed}`)).body.items.filter((p: { name: string }) => p.name.startsWith('Brought in'));
+  const [kept] = await bags();
+  await t.http.put(`/api/v1/products/${kept!.id}`).set(ifMatch(kept!.version)).send(product({ name: 'Brought in, then mended' })).expect(200);
+  expect((await t.http.post(`/api/v1/imports/${done.batch}/undo`).expect(200)).body).toEqual({ takenOut: 299, changedSince: 1 });
+  expect((await bags()).map((p) => p.name)).toEqual(['Brought in, then mended']);
+  const [gone] = await bags(true);
+  const [entry] = await entriesOf(gone!.id);
+  expect(entry).toMatchObject({ action: 'remove', undoable: true });
+  await undo(entry!.id);
+  expect(await bags()).toHaveLength(2);
+  expect((await t.http.post(`/api/v1/imports/${done.batch}/undo`).expect(200)).body).toMatchObject({ takenOut: 0 });
+  await t.http.post('/api/v1/imports/00000000-0000-4000-8000-00000000dead/undo').expect(404);
+  await t.http.post('/api/v1/imports/all/undo').expect(400);
+});

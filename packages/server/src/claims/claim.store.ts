@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { ClaimInput, FieldProblem } from '@wheat-ledger/contract';
-import { RecordStore } from '../common/recordStore.js';
+import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { ClaimEntity } from './claim.entity.js';
@@ -15,19 +15,15 @@ export class ClaimStore extends RecordStore<ClaimEntity, ClaimInput> {
     super(em, scope);
   }
 
-  protected blank(): ClaimEntity {
-    return new ClaimEntity();
-  }
-
   protected override async problems(input: ClaimInput, em: EntityManager): Promise<readonly FieldProblem[]> {
     return missingProducts(em, this.scope.id, [{ path: 'productId', id: input.productId }]);
   }
 
-  protected fill(claim: ClaimEntity, { statement, saidBy, productId, crop, needs }: ClaimInput): void {
-    Object.assign(claim, { name: statement, saidBy, productId, crop, needs: [...new Set(needs)] });
+  protected columns({ statement, saidBy, productId, crop, needs }: ClaimInput): Columns {
+    return { own: { name: statement, saidBy, productId, crop, needs: [...new Set(needs)] } };
   }
 
-  protected toInput({ name, saidBy, productId, crop, needs }: ClaimEntity): ClaimInput {
+  protected toInput({ name, saidBy, productId, crop, needs }: Fields<ClaimEntity>): ClaimInput {
     return { statement: name, saidBy, productId, crop, needs };
   }
 }

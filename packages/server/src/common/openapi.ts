@@ -25,7 +25,11 @@ function describeContract(): void {
       const nested = defaultMetadataStorage.findTypeMetadata(Input, field)?.typeFunction() as Constructor | undefined;
       const choices = own.find((r) => r.name === 'isIn')?.constraints?.[0] as readonly string[] | undefined;
       const required = !own.some((r) => r.type === 'conditionalValidation');
-      const scalar = has('isNumber') ? Number : String;
+      const scalar = has('isNumber') ? Number : has('isBoolean') ? Boolean : String;
+      if (has('dailyValues')) {
+        ApiProperty({ required, type: 'array', items: { type: 'number', nullable: true } })(Input.prototype as object, field);
+        continue;
+      }
       const options = { required, isArray: has('isArray'), ...(choices ? { enum: [...choices] } : { type: nested ?? scalar }) };
       ApiProperty(options)(Input.prototype as object, field);
     }
@@ -42,11 +46,18 @@ export function serveOpenApi(app: INestApplication): void {
 
 let schemas: Readonly<Record<string, unknown>> = {};
 
-const ITEM_SCHEMAS: Readonly<Record<WorkspaceList, string>> = { plots: 'PlotInput', products: 'ProductInput', soilReports: 'SoilReportInput', recipes: 'RecipeInput', claims: 'ClaimInput' };
+const ITEM_SCHEMAS: Readonly<Record<WorkspaceList, string>> = { plots: 'PlotInput', products: 'ProductInput', soilReports: 'SoilReportInput', jarTests: 'JarTestInput', loggers: 'LoggerInput', recipes: 'RecipeInput', claims: 'ClaimInput', attachments: 'AttachmentInput', shelfFilters: 'KeptFilterInput' };
+
+/** OpenAPI 3.0 says `nullable` where JSON Schema names null among the types. */
+function inJsonSchema(_key: string, value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || !('nullable' in value) || !('type' in value)) return value;
+  const { nullable, type, ...rest } = value;
+  return { ...rest, type: nullable === true ? [type, 'null'] : type };
+}
 
 /** The JSON Schema of a workspace file, from the same rules that read it. */
 export function workspaceSchema(): object {
-  const defs = JSON.parse(JSON.stringify(schemas).replaceAll('#/components/schemas/', '#/$defs/')) as Record<string, unknown>;
+  const defs = JSON.parse(JSON.stringify(schemas).replaceAll('#/components/schemas/', '#/$defs/'), inJsonSchema) as Record<string, unknown>;
   const item = (name: string): object => ({ allOf: [{ $ref: `#/$defs/${name}` }, { type: 'object', required: ['id'], properties: { id: { type: 'string', format: 'uuid' }, removed: { const: true } } }] });
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
@@ -56,6 +67,7 @@ export function workspaceSchema(): object {
     properties: {
       format: { const: contract.WORKSPACE_FORMAT },
       version: { const: contract.WORKSPACE_VERSION },
+      contents: { type: 'array', items: { type: 'object', required: ['sha256', 'base64'], properties: { sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' }, base64: { type: 'string', contentEncoding: 'base64' } } } },
       ...Object.fromEntries(Object.entries(ITEM_SCHEMAS).map(([list, name]) => [list, { type: 'array', items: item(name) }])),
     },
     $defs: defs,

@@ -4,6 +4,7 @@ import type { Response } from 'express';
 import type { Problem } from '@wheat-ledger/contract';
 import { DomainError } from '@wheat-ledger/core';
 import { conflict, invalid, ProblemException } from './problems.js';
+import { traceOf } from './traceOf.js';
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'The request could not be read', 403: 'Not allowed from there', 404: 'Not found', 409: 'Changed elsewhere', 413: 'Too large',
@@ -12,7 +13,7 @@ const TITLES: Readonly<Record<number, string>> = {
 
 /** A body parser's own errors carry a status and are safe to name; everything else unknown is hidden. */
 const parserStatus = (error: unknown): number | undefined =>
-  error instanceof Error && 'status' in error && 'type' in error && typeof error.status === 'number' && error.status < 500 ? error.status : undefined;
+  error instanceof Error && 'status' in error && 'expose' in error && error.expose === true && typeof error.status === 'number' && error.status < 500 ? error.status : undefined;
 
 const PARSER_WORDS: Readonly<Record<number, string>> = {
   400: 'The body is not JSON that can be read.', 413: 'The body is larger than allowed.', 415: 'Expected a JSON body.',
@@ -26,7 +27,7 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const problem = this.toProblem(error);
-    if (problem.status >= 500) this.logger.error(error instanceof Error ? error.stack : String(error));
+    if (problem.status >= 500 && !response.destroyed) this.logger.error(traceOf(error));
     if (response.headersSent) return;
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   }

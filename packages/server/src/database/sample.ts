@@ -1,8 +1,10 @@
 import type { INestApplicationContext } from '@nestjs/common';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { ClaimInput, PlotInput, ProductInput, RecipeInput, SoilReportInput, validateInput } from '@wheat-ledger/contract';
-import { CLAIMS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from '@wheat-ledger/demo';
+import { ClaimInput, JarTestInput, PlotInput, ProductInput, RecipeInput, SoilReportInput, validateInput } from '@wheat-ledger/contract';
+import { CLAIMS, EARLIER_LABELS, JAR_TESTS, LOGS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from '@wheat-ledger/demo';
 import { ClaimStore } from '../claims/claim.store.js';
+import { JarTestStore } from '../ground/jarTest.store.js';
+import { LoggerStore } from '../ground/logger.store.js';
 import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
@@ -24,8 +26,15 @@ export async function loadSample(app: INestApplicationContext): Promise<boolean>
   const plotOf = new Map<string, string>();
   for (const plot of PLOTS) plotOf.set(plot.name, (await plots.create(checked(PlotInput, plot))).id);
   for (const { plot, ...report } of SOIL_REPORTS) await app.get(SoilReportStore).create(checked(SoilReportInput, { ...report, plotId: plotOf.get(plot) }));
+  for (const { plot, ...jar } of JAR_TESTS) await app.get(JarTestStore).create(checked(JarTestInput, { ...jar, plotId: plotOf.get(plot) }));
+  for (const { plot, name, csv } of LOGS) await app.get(LoggerStore).take(plotOf.get(plot) ?? '', name, csv);
   const idOf = new Map<string, string>();
-  for (const product of PRODUCTS) idOf.set(product.name, (await products.create(checked(ProductInput, product))).id);
+  for (const product of PRODUCTS) {
+    const earlier = EARLIER_LABELS[product.name];
+    const made = await products.create(checked(ProductInput, { ...product, ...earlier }));
+    if (earlier) await products.update(made.id, made.version, checked(ProductInput, product));
+    idOf.set(product.name, made.id);
+  }
   for (const { product, ...claim } of CLAIMS) await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
   for (const { parts, ...recipe } of RECIPES)
     await recipes.create(checked(RecipeInput, { ...recipe, parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })) }));

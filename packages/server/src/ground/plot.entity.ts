@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { ShapeInput, TemperatureInput } from '@wheat-ledger/contract';
+import type { ClimateInput, IrrigationWaterInput, ShapeInput, TemperatureInput } from '@wheat-ledger/contract';
 import type { Medium, Texture } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
 
@@ -28,4 +28,10 @@ export class Plot extends Stored {
 
   @Property({ type: 'json', nullable: true })
   shape: ShapeInput | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  climate: ClimateInput | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  water: IrrigationWaterInput | null = null;
 }

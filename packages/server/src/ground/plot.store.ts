@@ -1,9 +1,9 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
-import { toShape, type FieldProblem, type PlotInput, type TemperatureInput } from '@wheat-ledger/contract';
+import { toShape, type FieldProblem, type PlotInput } from '@wheat-ledger/contract';
 import { DomainError, formatNumber, plotArea } from '@wheat-ledger/core';
-import { RecordStore } from '../common/recordStore.js';
+import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Plot } from './plot.entity.js';
 
@@ -19,10 +19,6 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     super(em, scope);
   }
 
-  protected blank(): Plot {
-    return new Plot();
-  }
-
   /** A shape that cannot be is refused, and so is an area that is not its own. */
   protected override async problems({ shape, areaM2 }: PlotInput): Promise<readonly FieldProblem[]> {
     if (!shape) return [];
@@ -35,12 +31,13 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     }
   }
 
-  protected fill(plot: Plot, input: PlotInput): void {
+  protected columns(input: PlotInput): Columns {
     const { name, areaM2, crop, medium, texture, plantedOn } = input;
-    Object.assign(plot, { name, areaM2, crop, medium, texture, plantedOn, pH: input.pH ?? null, shape: input.shape ? instanceToPlain(input.shape) : null, temperature: instanceToPlain(input.temperature) as TemperatureInput });
+    const plain = (value: object | undefined): object | null => (value ? instanceToPlain(value, { exposeUnsetFields: false }) : null);
+    return { own: { name, areaM2, crop, medium, texture, plantedOn, pH: input.pH ?? null, shape: plain(input.shape), climate: plain(input.climate), water: plain(input.water), temperature: instanceToPlain(input.temperature) } };
   }
 
-  protected toInput({ name, areaM2, crop, medium, texture, pH, temperature, plantedOn, shape }: Plot): PlotInput {
-    return { name, areaM2, crop, medium, texture, ...(pH === null ? {} : { pH }), temperature, plantedOn, ...(shape === null ? {} : { shape }) };
+  protected toInput({ name, areaM2, crop, medium, texture, pH, temperature, plantedOn, shape, climate, water }: Fields<Plot>): PlotInput {
+    return { name, areaM2, crop, medium, texture, ...(pH === null ? {} : { pH }), temperature, plantedOn, ...(shape === null ? {} : { shape }), ...(climate === null ? {} : { climate }), ...(water === null ? {} : { water }) };
   }
 }

@@ -2,7 +2,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { FieldProblem, RecipeInput } from '@wheat-ledger/contract';
 import { parseGrade } from '@wheat-ledger/core';
-import { RecordStore } from '../common/recordStore.js';
+import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { Recipe, RecipePart } from './recipe.entity.js';
@@ -11,14 +11,10 @@ import { Recipe, RecipePart } from './recipe.entity.js';
 export class RecipeStore extends RecordStore<Recipe, RecipeInput> {
   readonly kind = 'recipe';
   protected readonly entity = Recipe;
-  protected override readonly populate = ['parts'];
+  protected override readonly lines = [{ property: 'parts', entity: RecipePart, owner: 'recipe' }];
 
   constructor(em: EntityManager, scope: WorkspaceScope) {
     super(em, scope);
-  }
-
-  protected blank(): Recipe {
-    return new Recipe();
   }
 
   protected override async problems(input: RecipeInput, em: EntityManager): Promise<readonly FieldProblem[]> {
@@ -28,14 +24,12 @@ export class RecipeStore extends RecordStore<Recipe, RecipeInput> {
     return [...unread, ...missing];
   }
 
-  protected fill(recipe: Recipe, input: RecipeInput, em: EntityManager): void {
-    const { name, target, strength, tolerance, by, batchKg } = input;
-    Object.assign(recipe, { name, target, strength, tolerance, by, batchKg });
-    recipe.parts.set(input.parts.map(({ productId, parts }, position) => em.create(RecipePart, { recipe, position, productId, parts })));
+  protected columns({ name, target, strength, tolerance, by, batchKg, parts }: RecipeInput): Columns {
+    return { own: { name, target, strength, tolerance, by, batchKg }, lines: { parts: parts.map((p) => ({ productId: p.productId, parts: p.parts })) } };
   }
 
-  protected toInput(recipe: Recipe): RecipeInput {
+  protected toInput(recipe: Fields<Recipe>): RecipeInput {
     const { name, target, strength, tolerance, by, batchKg } = recipe;
-    return { name, target, strength, tolerance, by, parts: recipe.parts.getItems().map(({ productId, parts }) => ({ productId, parts })), batchKg };
+    return { name, target, strength, tolerance, by, parts: recipe.parts.map(({ productId, parts }) => ({ productId, parts })), batchKg };
   }
 }

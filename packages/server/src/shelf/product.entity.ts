@@ -1,5 +1,5 @@
 import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
-import type { LabelRateInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
+import type { DilutionInput, LabelRateInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
 
@@ -25,6 +25,9 @@ export class ProductEntity extends Stored {
 
   @Property({ type: 'json', nullable: true })
   longevity: LongevityInput | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  dilution: DilutionInput | null = null;
 
   @Property({ type: 'text' })
   note!: string;
@@ -100,6 +103,9 @@ export class AnalysisLine {
 
   @Property({ type: 'text' })
   source!: string;
+
+  @Property({ type: 'text', nullable: true })
+  extract: 'available' | null = null;
 }
 
 @Entity({ tableName: 'offer' })

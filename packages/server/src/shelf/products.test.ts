@@ -9,10 +9,11 @@ const create = async (given: Parameters<typeof product>[0] = {}) => (await t.htt
 
 test('a product comes back as it was sent, with an id and a version', async () => {
   const sent = product({
-    name: 'Everything', densityKgPerL: 1.18, grade: '4-2-8', note: 'two\nlines', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 },
+    name: 'Everything', densityKgPerL: 1.18, grade: '4-2-8', note: 'two\nlines', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 }, dilution: { amount: 5, unit: 'mL/L' },
     analysis: [
       { analyte: 'N', basis: 'element', value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 }, unit: '%', provenance: 'typical', source: 'textbook range' },
       { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'lab slip' },
+      { analyte: 'P', basis: 'element', value: { kind: 'number', value: 300 }, unit: 'mg/kg', provenance: 'measured', source: 'lab slip', extract: 'available' },
       { analyte: 'N.urea', basis: 'element', value: { kind: 'number', value: 0.1 }, unit: '% w/v', provenance: 'label', source: '' },
     ],
     offers: [{ size: 1, unit: 'L', price: { amount: '8.7575', currency: 'EUR' }, seller: 'Another seller' }, { size: 5, unit: 'US gal' }],

@@ -1,6 +1,8 @@
+import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { RECORD_KINDS } from '@wheat-ledger/contract';
 import type {
-  ClaimInput, ClaimRecord, ImportReport, JournalRecord, Kept, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, SoilReportInput, SoilReportRecord,
+  AttachedContent, AttachmentInput, AttachmentRecord, BatchUndone, ClaimInput, ClaimRecord, CsvProgress, CsvReport, ImportReport, JarTestInput, JarTestRecord, JournalRecord, Kept, LoggerInput, LoggerRecord, LoggerReport, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, KeptFilterInput, KeptFilterRecord, SoilReportInput, SoilReportRecord,
 } from '@wheat-ledger/contract';
 
 /** What is sent and what comes back, by kind of record. */
@@ -10,13 +12,17 @@ export interface Kinds {
   recipe: { input: RecipeInput; record: RecipeRecord };
   claim: { input: ClaimInput; record: ClaimRecord };
   soil: { input: SoilReportInput; record: SoilReportRecord };
+  attachment: { input: AttachmentInput; record: AttachmentRecord };
+  jar: { input: JarTestInput; record: JarTestRecord };
+  logger: { input: LoggerInput; record: LoggerRecord };
+  filter: { input: KeptFilterInput; record: KeptFilterRecord };
 }
 export type RecordOf<K extends RecordKind> = Kinds[K]['record'];
 export type InputOf<K extends RecordKind> = Kinds[K]['input'];
 type AnyRecord = RecordOf<RecordKind>;
 
-const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims', soil: 'soil-reports' };
-const ALL_TAGS = ['plot', 'product', 'recipe', 'claim', 'soil', 'journal'] as const;
+const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims', soil: 'soil-reports', attachment: 'attachments', jar: 'jar-tests', logger: 'loggers', filter: 'shelf-filters' };
+const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
 const PAGE = 500;
 
 export interface Save {
@@ -30,6 +36,7 @@ export interface Change {
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
 
+const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => (records.some((r) => r.id === saved.id) ? records.map((r) => (r.id === saved.id ? saved : r)) : [...records, saved]);
 const ifMatch = ({ version }: Pick<Kept, 'version'>): Record<string, string> => ({ 'If-Match': `"${version}"` });
 
 /** One API for every kind of record, since the server treats them alike. */
@@ -39,7 +46,7 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api/v1` }),
   tagTypes: ALL_TAGS,
   endpoints: (build) => ({
-    records: build.query<readonly AnyRecord[], { kind: RecordKind; removed?: boolean }>({
+    records: build.query<AnyRecord[], { kind: RecordKind; removed?: boolean }>({
       queryFn: async ({ kind, removed = false }, _api, _extra, fetch) => {
         const items: AnyRecord[] = [];
         let after: string | null = null;
@@ -59,6 +66,11 @@ export const api = createApi({
         existing
           ? { url: `${PATHS[kind]}/${existing.id}`, method: 'PUT', headers: ifMatch(existing), body: input }
           : { url: PATHS[kind], method: 'POST', body: input },
+      // What was saved is there at once, for the page that opens on it; the list that is asked for anew sets its place.
+      onQueryStarted: async ({ kind }, { dispatch, queryFulfilled }) => {
+        const saved = await queryFulfilled.then(({ data }) => data, () => undefined);
+        if (saved) dispatch(api.util.updateQueryData('records', { kind, removed: false }, (draft) => withRecord((original(draft) ?? []) as readonly AnyRecord[], saved)));
+      },
       invalidatesTags: (_result, error, { kind }) => (error ? [] : [kind, 'journal']),
     }),
     remove: build.mutation<AnyRecord, Change>({
@@ -73,6 +85,11 @@ export const api = createApi({
       query: (params) => ({ url: 'journal', params: { limit: 60, ...params } }),
       providesTags: ['journal'],
     }),
+    /** How one record stood, the newest first. */
+    recordHistory: build.query<Page<JournalRecord>, { recordId: string }>({
+      query: (params) => ({ url: 'journal', params: { limit: 100, ...params } }),
+      providesTags: ['journal'],
+    }),
     undo: build.mutation<Kept, { entry: string }>({
       query: ({ entry }) => ({ url: `journal/${entry}/undo`, method: 'POST' }),
       invalidatesTags: [...ALL_TAGS],
@@ -81,6 +98,28 @@ export const api = createApi({
     importWorkspace: build.mutation<ImportReport, { file: object; write: boolean }>({
       query: ({ file, write }) => ({ url: 'workspace/import', method: 'POST', params: write ? { write: 'yes' } : {}, body: file }),
       invalidatesTags: (result) => (result?.written ? [...ALL_TAGS] : []),
+    }),
+    /** Looks into a CSV file of bags, and writes what fits when told to. */
+    importCsv: build.mutation<CsvReport, { file: File; columns: readonly string[]; job: string; write: boolean }>({
+      query: ({ file, columns, job, write }) => ({ url: 'shelf/csv', method: 'POST', params: { columns: JSON.stringify(columns), job, write: write ? 'yes' : 'no' }, headers: { 'Content-Type': 'text/csv' }, body: file }),
+      invalidatesTags: (result) => (result?.written ? ['product', 'journal'] : []),
+    }),
+    csvProgress: build.query<CsvProgress, { job: string }>({ query: ({ job }) => `shelf/csv/${job}` }),
+    /** Readings of the simulated station as the CSV file it writes. */
+    station: build.query<string, { climate: string; from: string; days: number; seed: number }>({ query: (params) => ({ url: 'station', params, responseHandler: 'text' }) }),
+    /** Takes out everything an import brought in, but for what was changed since. */
+    undoImport: build.mutation<BatchUndone, { batch: string }>({
+      query: ({ batch }) => ({ url: `imports/${batch}/undo`, method: 'POST' }),
+      invalidatesTags: [...ALL_TAGS],
+    }),
+    /** Sends a file's bytes; a record made afterwards attaches them. */
+    keepContent: build.mutation<AttachedContent, { file: Blob }>({
+      query: ({ file }) => ({ url: 'attachments/content', method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file }),
+    }),
+    /** A logger's CSV through the door that loggers use themselves. */
+    takeLog: build.mutation<LoggerReport, { plotId: string; name: string; csv: Blob }>({
+      query: ({ plotId, name, csv }) => ({ url: `plots/${plotId}/log`, method: 'POST', params: { name }, headers: { 'Content-Type': 'text/csv' }, body: csv }),
+      invalidatesTags: (result) => (result ? ['logger', 'journal'] : []),
     }),
     /** Takes back the latest change of one record. */
     undoLatest: build.mutation<Kept, { recordId: string }>({
@@ -96,7 +135,7 @@ export const api = createApi({
   }),
 });
 
-export const { useSaveMutation, useRemoveMutation, useRestoreMutation, useJournalQuery, useUndoMutation, useUndoLatestMutation, useImportWorkspaceMutation } = api;
+export const { useSaveMutation, useRemoveMutation, useRestoreMutation, useJournalQuery, useRecordHistoryQuery, useUndoMutation, useUndoLatestMutation, useImportWorkspaceMutation, useImportCsvMutation, useCsvProgressQuery, useKeepContentMutation, useTakeLogMutation, useLazyStationQuery, useUndoImportMutation } = api;
 
 const NONE: readonly never[] = [];
 

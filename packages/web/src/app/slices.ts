@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Figure, Nutrient } from '@wheat-ledger/core';
+import type { Figure, Nutrient, SodicSchool } from '@wheat-ledger/core';
 
 export const MOST_ON_BENCH = 8;
 
@@ -33,9 +33,11 @@ export interface Settings {
   /** Nitrogen each product is dosed to, kg/ha; the crop's own uptake when empty. */
   readonly nitrogenKgPerHa: number | undefined;
   readonly daysOnSurface: number;
+  /** Where sodic soil begins. */
+  readonly sodicSchool: SodicSchool;
 }
 
-const FIRST_SETTINGS: Settings = { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0 };
+const FIRST_SETTINGS: Settings = { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0, sodicSchool: 'US' };
 
 export const settingsSlice = createSlice({
   name: 'settings',

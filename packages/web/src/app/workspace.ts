@@ -37,9 +37,10 @@ export function useBench() {
 /** The plot chosen in the plot line, or the first one. */
 export function usePlot(): { readonly plot: PlotRecord | undefined; readonly site: Site | undefined; readonly crop: CropTemplate | undefined; readonly plots: readonly PlotRecord[] } {
   const { records: plots } = useRecords('plot');
+  const { records: loggers } = useRecords('logger');
   const plotId = useAppSelector((s) => s.settings.plotId);
   return useMemo(() => {
     const plot = plots.find((p) => p.id === plotId) ?? plots[0];
-    return { plots, plot, site: plot && toSite(plot), crop: plot && cropOf(plot.crop) };
-  }, [plots, plotId]);
+    return { plots, plot, site: plot && toSite(plot, loggers.filter((l) => l.plotId === plot.id)), crop: plot && cropOf(plot.crop) };
+  }, [plots, loggers, plotId]);
 }

@@ -11,7 +11,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 
 const ACTION_WORDS: Readonly<Record<JournalAction, string>> = { create: 'added', update: 'changed', remove: 'taken out', restore: 'restored' };
-const KIND_WORDS: Readonly<Record<RecordKind, string>> = { plot: 'plot', product: 'bag', recipe: 'recipe', claim: 'claim', soil: 'soil report' };
+const KIND_WORDS: Readonly<Record<RecordKind, string>> = { plot: 'plot', product: 'bag', recipe: 'recipe', claim: 'claim', soil: 'soil report', attachment: 'attachment', jar: 'jar test', logger: 'log', filter: 'filter' };
 
 function Entry({ entry }: { entry: JournalRecord }) {
   const [undo, { isLoading }] = useUndoMutation();

@@ -3,9 +3,10 @@ import { Download, Upload } from 'lucide-react';
 import { WORKSPACE_LISTS, type ImportReport } from '@wheat-ledger/contract';
 import { problemOf, useImportWorkspaceMutation } from '../app/api';
 import { Remark } from '../ui/Sheet';
+import { TakeBack } from '../ui/TakeBack';
 
-const MOST_BYTES = 32_000_000;
-const LIST_WORDS = { plots: 'plots', products: 'bags', soilReports: 'soil reports', recipes: 'recipes', claims: 'claims' } as const;
+const MOST_BYTES = 120_000_000;
+const LIST_WORDS = { plots: 'plot', products: 'bag', soilReports: 'soil report', jarTests: 'jar test', loggers: 'log', recipes: 'recipe', claims: 'claim', attachments: 'attachment', shelfFilters: 'filter' } as const;
 
 type State =
   | { readonly kind: 'idle' }
@@ -24,17 +25,17 @@ async function readFile(file: File): Promise<object | string> {
 
 function Report({ state, onWrite, busy }: { state: Extract<State, { kind: 'tried' | 'done' }>; onWrite: () => void; busy: boolean }) {
   const { report, name } = state;
-  const found = WORKSPACE_LISTS.filter(({ list }) => report.found[list] > 0).map(({ list }) => `${report.found[list]} ${LIST_WORDS[list]}`).join(', ');
+  const found = WORKSPACE_LISTS.filter(({ list }) => report.found[list] > 0).map(({ list }) => `${report.found[list]} ${LIST_WORDS[list]}${report.found[list] === 1 ? '' : 's'}`).join(', ');
   return (
     <div className="mt-3 border-l-4 border-line-strong bg-paper px-3 py-2" role="status" data-testid="import-report">
-      <p><b>{name}</b> holds {found || 'nothing'}. {report.added} would be new here, {report.alreadyHere} {report.alreadyHere === 1 ? 'is' : 'are'} here already and stay as they are.</p>
+      <p><b>{name}</b> holds {found || 'nothing'}. {report.added} would be new here, {report.alreadyHere} {report.alreadyHere === 1 ? 'is here already and stays as it is' : 'are here already and stay as they are'}.</p>
       {report.problems.length > 0 && (
         <>
           <p className="mt-1 text-beet">{report.problems.length} {report.problems.length === 1 ? 'thing does' : 'things do'} not fit, so nothing can be taken over:</p>
           <ul className="max-h-48 overflow-auto text-[0.9375rem]">{report.problems.map((p) => <li key={p.path + p.message}><code>{p.path}</code>: {p.message}</li>)}</ul>
         </>
       )}
-      {state.kind === 'done' ? <p className="mt-1 text-moss">Taken over. Every record stands in the book below.</p>
+      {state.kind === 'done' ? <div className="mt-1 flex flex-wrap items-center gap-3"><p className="text-moss">Taken over. Every record stands in the book below.</p>{report.batch && <TakeBack batch={report.batch} what="it all" />}</div>
         : report.problems.length === 0 && report.added > 0 && <button type="button" className="action main mt-2" disabled={busy} onClick={onWrite}>{busy ? 'Taking over …' : `Take over ${report.added} ${report.added === 1 ? 'record' : 'records'}`}</button>}
     </div>
   );

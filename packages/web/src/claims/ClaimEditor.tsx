@@ -47,7 +47,7 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readClaim(text).plain,
     nameOf: (c) => c.statement,
-    onSaved: (c) => void navigate(`/claims/${c.id}`),
+    onSaved: (c) => navigate(`/claims/${c.id}`, { flushSync: true }),
   });
   const text = useWatch({ control: textForm.form.control }) as ClaimText;
   const judgement = useMemo(() => {

@@ -1,4 +1,4 @@
-import { ANSWER_WORDS, CHECKS, type Judgement } from '@wheat-ledger/core';
+import { ANSWER_WORDS, CHECKS, formatTrimmedRange, type Judgement } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { answerInk, verdictInk } from './verdictInk';
 
@@ -29,7 +29,7 @@ export function JudgementSheet({ judgement }: { judgement: Judgement }) {
               <th scope="row" className="whitespace-nowrap"><span className="mr-2 text-faint">{i + 1}</span>{nameOf(check)}</th>
               <td className={`whitespace-nowrap font-semibold ${answerInk(answer)}`}>{ANSWER_WORDS[answer]}</td>
               <td className="text-[0.9375rem]">{text || CHECKS[i]?.question}</td>
-              <td className="num">{figures.map((f) => <div key={f.label}><FigureButton figure={f} figures={2} /> {f.unit}</div>)}</td>
+              <td className="num">{figures.map((f) => <div key={f.label}><FigureButton figure={f}>{formatTrimmedRange(f.value, 2)}</FigureButton> {f.unit}</div>)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,6 +1,5 @@
-import type { ClaimInput } from '@wheat-ledger/contract';
+import type { ClaimInput, ReadText } from '@wheat-ledger/contract';
 import type { Nutrient } from '@wheat-ledger/core';
-import type { ReadText } from '../ui/textForm';
 
 /** A claim as a person types it; `needs` are the boxes ticked. */
 export interface ClaimText {

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
-import { formatGiven, formatNumber, MEDIUM_NAMES, soilTemperature, dayOfYear } from '@wheat-ledger/core';
+import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
@@ -18,7 +18,7 @@ const Chip = ({ children }: { children: React.ReactNode }) => <span className="w
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
   const { plot, site, crop, plots } = usePlot();
   const dispatch = useAppDispatch();
-  const warmth = site && soilTemperature(site.temperature, dayOfYear(site.plantedOn), 1)[0];
+  const warmth = site && siteSoilTemperature(site, site.plantedOn, 1)[0];
   return (
     <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
       <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">

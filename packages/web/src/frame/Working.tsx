@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { formatRange, isExact, workingLines, type Figure, type WorkingLine } from '@wheat-ledger/core';
+import { formatTrimmedRange, isExact, workingLines, type Figure, type WorkingLine } from '@wheat-ledger/core';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 
@@ -16,7 +16,7 @@ export function Working({ figure }: { figure: Figure }) {
         <h2 className="mr-auto text-base first-letter:uppercase">{figure.label}</h2>
         <button type="button" onClick={() => dispatch(deskSlice.actions.workingClosed())} title="Close the working (Esc)" className="cursor-pointer p-0.5"><X size={18} aria-hidden="true" /><span className="sr-only">Close the working</span></button>
       </div>
-      <p className="font-slab text-2xl font-semibold">{formatRange(figure.value)} <span className="text-base font-normal">{figure.unit}</span></p>
+      <p className="font-slab text-2xl font-semibold">{formatTrimmedRange(figure.value)} <span className="text-base font-normal">{figure.unit}</span></p>
       {!isExact(figure.value) && <p className="text-sm text-faint">a range, because what went in is a range</p>}
       {head?.expression && <p className="mt-1 text-[0.9375rem]">= {head.expression}</p>}
       {head?.note && <p className="mt-1 text-[0.9375rem]">{head.note}</p>}

@@ -1,8 +1,18 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { CHECK_COSTS, SIGN_PLACE_NAMES, SIGN_PLACES, SIGNS, sortCauses } from '@wheat-ledger/core';
+import { CHECK_COSTS, pHAvailability, SIGN_PLACE_NAMES, SIGN_PLACES, SIGNS, sortCauses, type Nutrient } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
+import { usePlot } from '../app/workspace';
+import { useSoilPH } from './useSoil';
+
+/** Where the chosen plot's pH keeps a nutrient from roots, that is mended before it is fed. */
+function AtThisPH({ nutrient }: { nutrient: Nutrient }) {
+  const { plot, site } = usePlot();
+  const pH = useSoilPH(plot);
+  const held = site && pH !== undefined ? pHAvailability(pH, site).find((a) => a.nutrient === nutrient && a.effect === 'harder') : undefined;
+  return held ? <p className="mt-0.5 text-slate">At your pH {pH} {held.words}: mend that first.</p> : null;
+}
 
 /** From what is seen to what may be behind it, the cheapest check first, before anything is fed. */
 export function CausesView() {
@@ -29,7 +39,8 @@ export function CausesView() {
             <tbody>
               {causes.map(({ cause, explains }) => (
                 <tr key={cause.name} className={cause.kind === 'shortage' ? 'text-faint' : ''}>
-                  <th scope="row">{cause.name}</th><td>{cause.check}</td><td className="whitespace-nowrap">{CHECK_COSTS[cause.cost]}</td><td>{cause.first}</td>
+                  <th scope="row">{cause.name}</th><td>{cause.check}</td><td className="whitespace-nowrap">{CHECK_COSTS[cause.cost]}</td>
+                  <td>{cause.first}{cause.nutrient && <AtThisPH nutrient={cause.nutrient} />}</td>
                   {seen.length > 1 && <td className="num">{explains} of {seen.length}</td>}
                 </tr>
               ))}

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { Link, NavLink, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { format } from 'date-fns';
 import { PlotInput, toShape, toSite, type PlotRecord } from '@wheat-ledger/contract';
-import { CROPS, formatFixed, MEDIA, MEDIUM_NAMES, soilTemperature, TEXTURES } from '@wheat-ledger/core';
+import { CROPS, MEDIA, MEDIUM_NAMES, TEXTURES } from '@wheat-ledger/core';
 import { Trash2 } from 'lucide-react';
 import { useRecords } from '../app/api';
 import { settingsSlice } from '../app/slices';
@@ -18,28 +18,10 @@ import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { PlotSketch, ShapeFields } from './ShapeFields';
 import { SoilReports } from './SoilReports';
+import { YearOfWarmth } from './YearOfWarmth';
+import { PlotPages } from './PlotPages';
+import { WaterParts } from './WaterParts';
 import { blankPlot, MONTHS, plotText, readPlot, type PlotText } from './plotText';
-
-const DAYS = 365;
-
-/** The year's soil temperature as drawn from what is typed, with the planting day marked. */
-function YearOfWarmth({ plot }: { plot: PlotInput }) {
-  const { temperature } = toSite(plot);
-  const days = soilTemperature(temperature, 0, DAYS);
-  const low = Math.min(0, ...days);
-  const high = Math.max(20, ...days);
-  const x = (day: number): number => 26 + (day / DAYS) * 244;
-  const y = (t: number): number => 96 - ((t - low) / (high - low)) * 86;
-  const path = days.map((t, d) => `${d === 0 ? 'M' : 'L'}${x(d).toFixed(1)} ${y(t).toFixed(1)}`).join('');
-  const grid = [0, 10, 20].filter((t) => t >= low && t <= high);
-  return (
-    <svg viewBox="0 0 276 116" role="img" aria-label={`Soil temperature over the year, from ${formatFixed(Math.min(...days), 0)} to ${formatFixed(Math.max(...days), 0)} °C`}>
-      {grid.map((t) => <g key={t}><path d={`M26 ${y(t)}H270`} stroke="var(--rule)" /><text x="22" y={y(t) + 4} textAnchor="end" fontSize="10" fill="var(--faint)">{t}°</text></g>)}
-      <path d={path} fill="none" stroke="var(--beet)" strokeWidth="2" />
-      {MONTHS.map((m, i) => <text key={m} x={x(i * 30.4 + 15)} y="110" textAnchor="middle" fontSize="9" fill="var(--faint)">{m[0]}</text>)}
-    </svg>
-  );
-}
 
 function PlotForm({ record }: { record?: PlotRecord }) {
   const navigate = useNavigate();
@@ -54,7 +36,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
     nameOf: (p) => p.name,
     onSaved: (p) => {
       dispatch(settingsSlice.actions.changed({ plotId: p.id }));
-      void navigate(`/ground/${p.id}`);
+      return navigate(`/ground/${p.id}`, { flushSync: true });
     },
   });
   const text = useWatch({ control: textForm.form.control }) as PlotText;
@@ -89,10 +71,11 @@ function PlotForm({ record }: { record?: PlotRecord }) {
             </div>
           )}
         </FormPart>
+        <WaterParts plot={saved} />
       </EditForm>
       <MarginNotes>
         {problems.length === 0 && plain.shape && <MarginNote title="To scale"><PlotSketch shape={toShape(plain.shape)} /></MarginNote>}
-        {problems.length === 0 && <MarginNote title="The year as typed"><YearOfWarmth plot={plain} /></MarginNote>}
+        {problems.length === 0 && <MarginNote title="The year as typed"><YearOfWarmth site={toSite(plain)} /></MarginNote>}
         <MarginNote title="What rests on this"><p>The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen in the line at the top.</p></MarginNote>
       </MarginNotes>
     </>
@@ -107,13 +90,9 @@ export function GroundView() {
   if (isLoading) return <Loading what="the plots" />;
   const record = id === 'new' ? undefined : (plots.find((p) => p.id === id) ?? (id ? undefined : plot));
   const missing = id !== undefined && id !== 'new' && !record;
-  const link = ({ isActive }: { isActive: boolean }): string => `border-b-[3px] px-1 py-0.5 ${isActive ? 'border-wheat font-semibold' : 'border-transparent hover:border-rule'}`;
   return (
     <Sheet title="Ground" question="Which plot, what grows there, and how warm is its soil?" actions={<Link to="/ground/causes" className="action">What is wrong?</Link>}>
-      <nav aria-label="Plots" className="mb-4 flex flex-wrap gap-x-4 gap-y-1">
-        {plots.map((p) => <NavLink key={p.id} to={`/ground/${p.id}`} className={(s) => link({ isActive: s.isActive || (!id && p.id === plot?.id) })}>{p.name}</NavLink>)}
-        <NavLink to="/ground/new" className={link}>Another plot</NavLink>
-      </nav>
+      <PlotPages plotId={record?.id} />
       {missing ? <Empty>That plot was taken out. It can be restored from the <Link to="/book" className="plain">book</Link>.</Empty> : <><PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />{record && <SoilReports plot={record} />}</>}
     </Sheet>
   );

@@ -1,27 +1,33 @@
 import { useFormContext, useWatch } from 'react-hook-form';
-import { SHAPE_LENGTHS, toShape, type PlotInput } from '@wheat-ledger/contract';
-import { plotArea, SHAPES, type Shape, type ShapeKind } from '@wheat-ledger/core';
+import { polygonLengths, SHAPE_LENGTHS, toShape, type PlotInput } from '@wheat-ledger/contract';
+import { fan, mediumVolume, MOST_SIDES, plotArea, SHAPES, type Shape, type ShapeKind } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { SelectField, TextField } from '../ui/Field';
 import type { PlotText } from './plotText';
 
 const SHAPE_NAMES: Readonly<Record<ShapeKind, string>> = {
-  rectangle: 'a rectangle', circle: 'a circle', ring: 'a ring round a stem', triangle: 'a triangle', fourSides: 'four uneven sides', beds: 'equal beds', rows: 'rows',
+  rectangle: 'a rectangle', circle: 'a circle', ring: 'a ring round a stem', triangle: 'a triangle', polygon: 'uneven sides', beds: 'equal beds', rows: 'rows', containers: 'pots or tubs',
 };
 
 /** How the area is known: typed, or worked out from lengths measured with a tape. */
 export function ShapeFields({ plain, readable }: { plain: PlotInput; readable: boolean }) {
   const { control } = useFormContext<PlotText>();
   const kind = useWatch({ control, name: 'shape' });
+  const sides = useWatch({ control, name: 'sides' });
   const spec = (SHAPES as readonly string[]).includes(kind) ? SHAPE_LENGTHS[kind as ShapeKind] : undefined;
+  const volume = readable && plain.shape ? mediumVolume(toShape(plain.shape)) : undefined;
   return (
     <>
       <SelectField name="shape" label="Its shape" options={[{ value: '', text: 'area as typed' }, ...SHAPES.map((s) => ({ value: s, text: SHAPE_NAMES[s] }))]} />
       {!spec && <TextField name="area" label="Area" placeholder="120 m² or 0.75 acre" />}
-      {spec?.lengths.map((name, i) => <TextField key={name} name={`lengths.${i}`} label={name.charAt(0).toUpperCase() + name.slice(1)} placeholder="2.5 m or 8 ft" />)}
+      {kind === 'polygon' && <SelectField name="sides" label="How many sides" options={Array.from({ length: MOST_SIDES - 3 }, (_, i) => ({ value: String(i + 4), text: String(i + 4) }))} />}
+      {(kind === 'polygon' ? polygonLengths(Number(sides)) : spec?.lengths)?.map((name, i) => <TextField key={name} name={`lengths.${i}`} label={name.charAt(0).toUpperCase() + name.slice(1)} placeholder="2.5 m or 8 ft" />)}
       {spec?.counted && <TextField name="count" label={`How many ${spec.counted}`} inputMode="numeric" />}
+      {spec?.holds && <TextField name="litres" label="One holds" placeholder="12 L or 3 US gal" />}
+      {kind === 'polygon' && <p className="col-span-2 self-end text-sm text-faint">Go round with the tape, then measure from the first corner to every corner that is not its neighbour.</p>}
+      {kind === 'containers' && <p className="col-span-2 self-end text-sm text-faint">Two measures: the surface of the openings, and the litres of medium. In a deep pot they differ much; a dose says which it goes by.</p>}
       {kind === 'ring' && <p className="col-span-2 self-end text-sm text-faint">A “2-foot ring” is two feet across or two feet out, a fourfold difference. Measure both edges from the middle, and keep the inner one off the stem.</p>}
-      {spec && <div className="self-end pb-1">{readable && plain.shape ? <>Area <FigureButton figure={plotArea(toShape(plain.shape))} /> m²</> : <span className="text-faint">The area follows from the lengths.</span>}</div>}
+      {spec && <div className="self-end pb-1">{readable && plain.shape ? <>Area <FigureButton figure={plotArea(toShape(plain.shape))} /> m²{volume && <>, <FigureButton figure={volume} /> L of medium</>}</> : <span className="text-faint">The area follows from the lengths.</span>}</div>}
     </>
   );
 }
@@ -59,11 +65,24 @@ function outline(shape: Shape): { readonly width: number; readonly height: numbe
       draw: (x, y, scale) => <><circle cx={x(shape.outerM)} cy={y(shape.outerM)} r={shape.outerM * scale} /><circle cx={x(shape.outerM)} cy={y(shape.outerM)} r={shape.innerM * scale} style={{ fill: 'var(--chalk)' }} /><circle cx={x(shape.outerM)} cy={y(shape.outerM)} r="3" style={{ fill: 'var(--pine)' }} /></>,
     };
     case 'triangle': return polygon([[0, 0], [shape.sidesM[0], 0], apex(shape.sidesM[0], shape.sidesM[2], shape.sidesM[1])]);
-    case 'fourSides': {
-      const [a, b, c, d] = shape.sidesM;
-      const upper = apex(shape.diagonalM, a, b);
-      const lower = apex(shape.diagonalM, d, c);
-      return polygon([[0, 0], upper, [shape.diagonalM, 0], [lower[0], -lower[1]]]);
+    case 'polygon': {
+      // Each triangle of the fan is set beside the one before, turned about the first corner.
+      let angle = 0;
+      const corners: (readonly [number, number])[] = [[0, 0], [shape.sidesM[0] ?? 0, 0]];
+      for (const [before, side, after] of fan(shape)) {
+        angle += Math.acos(Math.max(-1, Math.min(1, (before ** 2 + after ** 2 - side ** 2) / (2 * before * after))));
+        corners.push([after * Math.cos(angle), after * Math.sin(angle)]);
+      }
+      return polygon(corners);
+    }
+    case 'containers': {
+      const across = Math.min(shape.count, 8);
+      const down = Math.ceil(Math.min(shape.count, 200) / across);
+      const step = shape.acrossM * 1.15;
+      return {
+        width: (across - 1) * step + shape.acrossM, height: (down - 1) * step + shape.acrossM,
+        draw: (x, y, scale) => Array.from({ length: Math.min(shape.count, 200) }, (_, i) => <circle key={i} cx={x((i % across) * step + shape.acrossM / 2)} cy={y(Math.floor(i / across) * step + shape.acrossM / 2)} r={(shape.acrossM / 2) * scale} />),
+      };
     }
   }
 }

@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { format } from 'date-fns';
-import { Trash2 } from 'lucide-react';
+import Papa from 'papaparse';
+import { Trash2, Upload } from 'lucide-react';
 import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
 import { readSoilSlip, SOIL_ANALYTE_NAMES, SOIL_ANALYTES, SOIL_METHOD_NAMES, SOIL_METHODS, SOIL_UNITS } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
@@ -19,11 +20,26 @@ const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE
 const METHOD_OPTIONS = SOIL_METHODS.map((m) => ({ value: m, text: SOIL_METHOD_NAMES[m] }));
 const UNIT_OPTIONS = SOIL_UNITS.map((u) => ({ value: u, text: u || 'none' }));
 
-/** The slip as pasted: what each line was read as, and the step that takes the figures over. */
+const MOST_SLIP_BYTES = 200_000;
+
+/** The rows of a table as lines, cells apart. */
+const rowsAsLines = (content: string): string => Papa.parse<string[]>(content, {}).data.map((cells) => cells.map((c) => c.trim()).filter(Boolean).join(' ')).join('\n');
+/** Whether pasted text is a table of comma-separated cells; words before a comma have a space behind it, cells have none. */
+const isCommaTable = (text: string): boolean => /^[^\n,]*(?:,(?! )[^\n,]*){2,}$/m.test(text.trim().split('\n', 1)[0] ?? '');
+
+/** The slip as pasted or as a file: what each line was read as, and the step that takes the figures over. */
 function PasteSlip() {
   const { setValue, getValues } = useFormContext<SoilText>();
   const [text, setText] = useState('');
-  const lines = useMemo(() => readSoilSlip(text).filter((l) => l.text !== ''), [text]);
+  const [refused, setRefused] = useState('');
+  /** Its rows as lines, cells apart; what is no text is refused. */
+  const fromFile = async (file: File): Promise<void> => {
+    const content = file.size > MOST_SLIP_BYTES ? undefined : await file.text();
+    if (content === undefined || /[\0\ufffd]/.test(content)) return setRefused(`Read “${file.name}”, expected a CSV or text file of at most ${MOST_SLIP_BYTES / 1000} kB.`);
+    setRefused('');
+    setText(rowsAsLines(content));
+  };
+  const lines = useMemo(() => readSoilSlip(isCommaTable(text) ? rowsAsLines(text) : text).filter((l) => l.text !== ''), [text]);
   const figures = lines.flatMap((l) => (l.figure ? [figureText(l.figure)] : []));
   const take = (): void => {
     setValue('figures', [...getValues('figures').filter((f) => f.value.trim() !== ''), ...figures], { shouldDirty: true });
@@ -31,8 +47,12 @@ function PasteSlip() {
   };
   return (
     <FormPart title="Paste the slip" hint="or the rows of a CSV; or type the figures below">
+      <label htmlFor="slip-file" className="action mb-2 focus-within:outline-2"><Upload size={16} aria-hidden="true" />A CSV or text file of the slip
+        <input id="slip-file" type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" className="sr-only" onChange={(e) => { const file = e.target.files?.[0]; if (file) void fromFile(file); e.target.value = ''; }} />
+      </label>
+      {refused && <p role="alert" className="mb-2 text-beet">{refused}</p>}
       <label htmlFor="slip" className="sr-only">The text of the slip</label>
-      <textarea id="slip" rows={4} className="field font-mono text-sm" value={text} onChange={(e) => setText(e.target.value)} placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'} />
+      <textarea id="slip" className="field pasted min-h-24" value={text} onChange={(e) => setText(e.target.value)} placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'} />
       {lines.length > 0 && (
         <div className="mt-2" data-testid="slip-lines">
           <ul className="text-[0.9375rem]">{lines.map((l) => <li key={l.number}><span className="text-faint">{l.text}</span> → <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>{l.says}</span></li>)}</ul>
@@ -71,7 +91,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
   const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);
   const textForm = useTextForm<SoilText, SoilReportInput>({ Input: SoilReportInput, saved, version: record?.version, read, draft: `soil.${record?.id ?? `new.${plot.id}`}` });
-  const saving = useSaving({ kind: 'soil', textForm, existing: record && { id: record.id, version: textForm.base ?? record.version }, toInput: (text) => read(text).plain, nameOf: (r) => r.name, onSaved: () => void navigate(back) });
+  const saving = useSaving({ kind: 'soil', textForm, existing: record && { id: record.id, version: textForm.base ?? record.version }, toInput: (text) => read(text).plain, nameOf: (r) => r.name, onSaved: () => navigate(back) });
   return (
     <Sheet title={record ? record.name : 'A soil report'} question={`What was found in ${plot.name}, and by which method.`}>
       <EditForm<'soil', SoilText>

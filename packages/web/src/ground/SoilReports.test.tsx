@@ -1,9 +1,10 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { SoilReportRecord } from '@wheat-ledger/contract';
+import type { PlotRecord, SoilReportRecord } from '@wheat-ledger/contract';
 import { readSoilSlip } from '@wheat-ledger/core';
 import { idOf, samplePlots, show } from '../../test/show';
 import { PlotSketch } from './ShapeFields';
+import { SoilReportEditor } from './SoilReportEditor';
 import { SoilReports } from './SoilReports';
 
 beforeEach(() => localStorage.clear());
@@ -35,7 +36,10 @@ test('what follows from the newest report changes with the pH wanted and the sch
   const row = (start: string): string => rows('derived').find((r) => r.startsWith(start)) ?? '';
   expect(row('Sodium adsorption ratio')).toBe('Sodium adsorption ratio8.00 ');
   expect(row('Gypsum to below ESP 15 %')).toBe('Gypsum to below ESP 15 %0 g/m²');
+  const sodic = (): string => rows('conditions').find((r) => r.startsWith('sodic')) ?? '';
+  expect(sodic()).toMatch(/^sodicno.*sodic from 15 % \(US\)$/);
   await userEvent.click(screen.getByRole('radio', { name: 'ESP 6 (Australia)' }));
+  expect(sodic()).toMatch(/^sodicyes.*sodic from 6 % \(Australia\)$/);
   expect(row('Gypsum to below ESP 6 %')).toMatch(/[1-9]\d* g\/m²|\d+–\d+ g\/m²/);
   expect(row('Pure lime to pH 6.5')).toMatch(/\d/);
   const goal = screen.getByLabelText('pH wanted');
@@ -51,9 +55,54 @@ test.each([
   [{ kind: 'rectangle', lengthM: 12, widthM: 3 } as const, '12.0 by 3.0 m'],
   [{ kind: 'ring', innerM: 0.3, outerM: 0.9 } as const, '1.8 by 1.8 m'],
   [{ kind: 'triangle', sidesM: [4, 5, 3] } as const, '4.0 by 3.0 m'],
-  [{ kind: 'fourSides', sidesM: [3, 4, 3, 4], diagonalM: 5 } as const, '5.0 by 4.8 m'],
+  [{ kind: 'polygon', sidesM: [3, 4, 3, 4], diagonalsM: [5] } as const, '3.0 by 4.0 m'],
+  [{ kind: 'polygon', sidesM: [2, 2, 2, 2, 2, 2], diagonalsM: [2 * Math.sqrt(3), 4, 2 * Math.sqrt(3)] } as const, '4.0 by 3.5 m'],
+  [{ kind: 'containers', acrossM: 0.4, litres: 30, count: 10 } as const, '3.6 by 0.9 m'],
   [{ kind: 'rows', lengthM: 20, spacingM: 1, count: 6 } as const, '20.0 by 6.0 m'],
 ])('a sketch of %j is as large as the shape', async (shape, size) => {
   await show(<PlotSketch shape={shape} />);
   expect(screen.getByRole('img').getAttribute('aria-label')).toContain(size);
+});
+
+test('a slip as a CSV file is read row by row; a file that is no text is refused', async () => {
+  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  const input = screen.getByLabelText<HTMLInputElement>(/A CSV or text file of the slip/);
+  const file = (content: string, name: string): File => Object.assign(new File([content], name), { text: () => Promise.resolve(content) });
+  await userEvent.upload(input, file('Analyte,Method,Value,Unit\n"Phosphorus",Olsen,27,mg/kg\npH,water,6.4,\n', 'slip.csv'));
+  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/Phosphorus Olsen 27 mg\/kg → 27 mg\/kg phosphorus, Olsen.*pH water 6\.4 → pH 6\.4, in water/));
+  await userEvent.click(screen.getByRole('button', { name: 'Take over 2 figures' }));
+  expect(screen.getByLabelText<HTMLInputElement>(/Figure 1, value/).value).toBe('27');
+  await userEvent.upload(input, file('MZ\0\u0001', 'trick.csv'));
+  await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/Read “trick\.csv”, expected a CSV or text file/));
+});
+
+beforeEach(() => localStorage.clear());
+
+test('what a pH lets through: unknown is told as a test, a good pH in a sentence, a limed soil nutrient by nutrient', async () => {
+  const at = async (pH: number | undefined): Promise<void> => {
+    document.body.replaceChildren();
+    const untold = Object.fromEntries(Object.entries(plot).filter(([field]) => field !== 'pH')) as unknown as PlotRecord;
+    await show(<SoilReports plot={pH === undefined ? untold : { ...untold, pH }} />);
+  };
+  await at(undefined);
+  expect(document.body.textContent).toContain('Unknown: test pH.');
+  await at(6.5);
+  expect(screen.getByTestId('ph-easy').textContent).toBe('At pH 6.5 everything is as easy to get as it can be.');
+  expect(screen.queryByTestId('ph-held')).toBeNull();
+  await at(4.8);
+  expect(screen.getByTestId('ph-easy').textContent).toMatch(/As easy as can be: Fe\.$/);
+  const held = within(screen.getByTestId('ph-held')).getAllByRole('row').map((r) => r.textContent);
+  expect(held).toContain('P phosphorusharder to getiron and aluminium hold it');
+  expect(held).toContain('Mn manganesetoo much of itso much dissolves that it can harm roots');
+});
+
+test('pasted rows of a CSV are read by their cells; a slip with decimal commas stays as it is', async () => {
+  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  const area = screen.getByLabelText('The text of the slip');
+  await userEvent.click(area);
+  await userEvent.paste('Analyte,Result,Unit,Method\npH,6.4,,H2O\nP,27,mg/kg,Olsen\nNa,46,mg/L,saturated paste');
+  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/pH 6\.4 H2O → pH 6\.4, in water.*27 mg\/kg phosphorus, Olsen.*46 mg\/L sodium, saturated paste/));
+  await userEvent.clear(area);
+  await userEvent.paste('pH 6,4, in water\nP (Olsen) 27,5 mg/kg');
+  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/→ pH 6\.4, in water.*→ 27\.5 mg\/kg phosphorus, Olsen/));
 });

@@ -1,15 +1,33 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
-import { condition, CONDITION_NAMES, CONDITIONS, formatGiven, printDeclared, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, type DeclaredValue, type SoilFigure } from '@wheat-ledger/core';
-import { useRecords } from '../app/api';
+import { analyteName, condition, CONDITION_NAMES, CONDITIONS, formatGiven, pHAvailability, printDeclared, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilPH, type DeclaredValue, type Site, type SoilFigure } from '@wheat-ledger/core';
+import { useAppSelector } from '../app/store';
 import { FigureButton } from '../ui/FigureButton';
 import { DerivedFigures } from './DerivedFigures';
+import { useNewestJar, useReportsOf } from './useSoil';
 
-/** The reports of a plot, the newest first. */
-export function useReportsOf(plotId: string): readonly SoilReportRecord[] {
-  const { records } = useRecords('soil');
-  return useMemo(() => records.filter((r) => r.plotId === plotId).sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)), [records, plotId]);
+/** Which nutrients the soil's pH keeps from roots though they may be there. */
+function PHLetsThrough({ pH, site }: { pH: number | undefined; site: Site }) {
+  const all = pH === undefined ? [] : pHAvailability(pH, site);
+  const held = all.filter((a) => a.effect !== 'easy');
+  return (
+    <>
+      <h3 className="mt-6 mb-1 text-lg">What its pH lets through</h3>
+      {pH === undefined ? <p className="text-slate">Unknown: test pH. It is cheap, and decides more than most feeds.</p> : (
+        <>
+          <p data-testid="ph-easy">{held.length === 0 ? `At pH ${pH} everything is as easy to get as it can be.` : `At pH ${pH} these are held back or set loose by the pH itself, however much is there; mend pH before feeding them. As easy as can be: ${all.filter((a) => a.effect === 'easy').map((a) => a.nutrient).join(', ') || 'none'}.`}</p>
+          {held.length > 0 && (
+            <table className="ledger mt-1" data-testid="ph-held">
+              <caption className="sr-only">Nutrients this pH makes hard to get</caption>
+              <tbody>{held.map((a) => <tr key={a.nutrient}><th scope="row"><b>{a.nutrient}</b> {analyteName(a.nutrient)}</th><td className="font-semibold">{a.effect === 'harder' ? 'harder to get' : 'too much of it'}</td><td className="text-faint">{a.words}</td></tr>)}</tbody>
+            </table>
+          )}
+          <p className="mt-1 text-sm text-faint">A guide for soils in general, not a measurement: a leaf or soil test outranks it.</p>
+        </>
+      )}
+    </>
+  );
 }
 
 const rowKey = (f: Pick<SoilFigure, 'analyte' | 'method' | 'unit'>): string => `${f.analyte}|${f.method}|${f.unit}`;
@@ -67,6 +85,8 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
   const [newest] = reports;
   const report = newest && toSoilReport(newest);
   const site = toSite(plot);
+  const jar = useNewestJar(plot.id);
+  const school = useAppSelector((s) => s.settings.sodicSchool);
   return (
     <section className="mt-8 border-t-4 border-double border-line-strong pt-4">
       <div className="mb-2 flex items-end gap-3">
@@ -80,7 +100,7 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
         <caption className="sr-only">Conditions of the soil, each with the reason or the test that would tell</caption>
         <tbody>
           {CONDITIONS.map((c) => {
-            const found = condition(c, site, report);
+            const found = condition(c, site, report, school, jar);
             return (
               <tr key={c}>
                 <th scope="row">{CONDITION_NAMES[c]}</th>
@@ -91,6 +111,7 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
           })}
         </tbody>
       </table>
+      <PHLetsThrough pH={soilPH(site, report)} site={site} />
       <p className="mt-3 text-sm text-faint">EC tells how much salt is dissolved in the soil’s water. CEC tells how much charge the soil has to hold calcium, magnesium and potassium. They are not the same.</p>
     </section>
   );

@@ -1,7 +1,5 @@
-import { SHAPE_LENGTHS, toShape, type PlotInput, type ShapeInput, type TemperatureInput } from '@wheat-ledger/contract';
+import { given, MOST_LENGTHS, polygonLengths, Reader, SHAPE_LENGTHS, toShape, whenTyped, type ClimateInput, type IrrigationWaterInput, type PlotInput, type ReadText, type ShapeInput, type TemperatureInput } from '@wheat-ledger/contract';
 import { DomainError, plotArea, SHAPES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
-import { given, Reader, whenTyped } from '../ui/reader';
-import type { ReadText } from '../ui/textForm';
 
 /** A plot as a person types it. */
 export interface PlotText {
@@ -10,7 +8,9 @@ export interface PlotText {
   /** '' when the area is typed outright. */
   shape: string;
   lengths: string[];
+  sides: string;
   count: string;
+  litres: string;
   crop: string;
   medium: string;
   texture: string;
@@ -21,19 +21,32 @@ export interface PlotText {
   meanC: string;
   amplitudeC: string;
   warmestDay: string;
+  rainMm: string[];
+  irrigationMm: string[];
+  etMm: string[];
+  water: Record<WaterField, string>;
 }
+export type WaterField = keyof IrrigationWaterInput;
+export const WATER_FIELDS: Readonly<Record<WaterField, string>> = {
+  ecMsPerCm: 'EC, mS/cm', sodiumMgPerL: 'Sodium, mg/L', calciumMgPerL: 'Calcium, mg/L', magnesiumMgPerL: 'Magnesium, mg/L', alkalinityMgPerL: 'Alkalinity, mg/L CaCO₃', nitrateNMgPerL: 'Nitrate N, mg/L',
+};
+const WATER_KEYS = Object.keys(WATER_FIELDS) as WaterField[];
 
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
 export const blankPlot = (today: string): PlotText => ({
-  name: '', area: '', shape: '', lengths: ['', '', '', '', ''], count: '', crop: 'wheat', medium: 'mineralSoil', texture: 'loam', pH: '', plantedOn: today,
+  name: '', area: '', shape: '', lengths: Array.from({ length: MOST_LENGTHS }, () => ''), sides: '4', count: '', litres: '', crop: 'wheat', medium: 'mineralSoil', texture: 'loam', pH: '', plantedOn: today,
   kind: 'sine', meansC: MONTHS.map(() => ''), meanC: '10.5', amplitudeC: '7', warmestDay: '205',
+  rainMm: MONTHS.map(() => ''), irrigationMm: MONTHS.map(() => ''), etMm: MONTHS.map(() => ''),
+  water: { ecMsPerCm: '', sodiumMgPerL: '', calciumMgPerL: '', magnesiumMgPerL: '', alkalinityMgPerL: '', nitrateNMgPerL: '' },
 });
 
 export const plotText = (p: PlotInput): PlotText => ({
   ...blankPlot(p.plantedOn),
   name: p.name, area: `${p.areaM2} m²`, crop: p.crop, medium: p.medium, texture: p.texture, pH: p.pH === undefined ? '' : String(p.pH),
-  ...(p.shape ? { shape: p.shape.kind, lengths: [0, 1, 2, 3, 4].map((i) => (p.shape?.lengthsM[i] === undefined ? '' : `${p.shape.lengthsM[i]} m`)), count: p.shape.count === undefined ? '' : String(p.shape.count) } : {}),
+  ...(p.shape ? { shape: p.shape.kind, lengths: Array.from({ length: MOST_LENGTHS }, (_, i) => (p.shape?.lengthsM[i] === undefined ? '' : `${p.shape.lengthsM[i]} m`)), sides: String(p.shape.kind === 'polygon' ? (p.shape.lengthsM.length + 3) / 2 : 4), litres: p.shape.litres === undefined ? '' : `${p.shape.litres} L`, count: p.shape.count === undefined ? '' : String(p.shape.count) } : {}),
+  ...(p.climate ? { rainMm: p.climate.rainMm.map(String), irrigationMm: p.climate.irrigationMm.map(String), etMm: p.climate.etMm.map(String) } : {}),
+  water: Object.fromEntries(WATER_KEYS.map((key) => [key, p.water?.[key] === undefined ? '' : String(p.water[key])])) as Record<WaterField, string>,
   kind: p.temperature.kind,
   ...(p.temperature.kind === 'monthly'
     ? { meansC: (p.temperature.meansC ?? []).map(String) }
@@ -41,13 +54,15 @@ export const plotText = (p: PlotInput): PlotText => ({
 });
 
 /** The shape as typed, with as many lengths as its kind has; undefined when the area is typed outright. */
-function readShape(read: Reader, { shape: kind, lengths, count }: PlotText): ShapeInput | undefined {
+function readShape(read: Reader, { shape: kind, lengths: typed, sides, count, litres }: PlotText): ShapeInput | undefined {
   if (!isShape(kind)) return undefined;
-  const { lengths: names, counted } = SHAPE_LENGTHS[kind];
+  const { lengths, counted, holds } = SHAPE_LENGTHS[kind];
+  const names = kind === 'polygon' ? polygonLengths(Number(sides)) : lengths;
   return {
     kind,
-    lengthsM: names.map((_, i) => read.canonical(`lengths.${i}`, lengths[i] ?? '', 'length', 'm') ?? 0),
+    lengthsM: names.map((_, i) => read.canonical(`lengths.${i}`, typed[i] ?? '', 'length', 'm') ?? 0),
     ...given('count', counted === undefined ? undefined : (read.number('count', count) ?? 0)),
+    ...given('litres', holds === undefined ? undefined : (read.canonical('litres', litres, 'volume', 'L') ?? 0)),
   };
 }
 const isShape = (kind: string): kind is ShapeKind => (SHAPES as readonly string[]).includes(kind);
@@ -62,6 +77,22 @@ function areaOf(read: Reader, shape: ShapeInput): number {
     read.problems.push({ path: 'lengths.0', message: error.message });
     return 1;
   }
+}
+
+/** Twelve months of rain, irrigation and evapotranspiration; nothing when none is typed. Months without irrigation may stay blank, the others not. */
+function readClimate(read: Reader, text: PlotText): ClimateInput | undefined {
+  const rows = ['rainMm', 'irrigationMm', 'etMm'] as const;
+  if (rows.every((row) => text[row].every((m) => m.trim() === ''))) return undefined;
+  const months = (row: (typeof rows)[number]): number[] => text[row].map((m, i) => (row === 'irrigationMm' && m.trim() === '' ? 0 : (read.number(`${row}.${i}`, m) ?? 0)));
+  return { rainMm: months('rainMm'), irrigationMm: months('irrigationMm'), etMm: months('etMm') };
+}
+
+function readWater(read: Reader, { water }: PlotText): IrrigationWaterInput | undefined {
+  const found = WATER_KEYS.flatMap((key) => {
+    const value = whenTyped(water[key], () => read.number(`water.${key}`, water[key]));
+    return value === undefined ? [] : [[key, value] as const];
+  });
+  return found.length === 0 ? undefined : Object.fromEntries(found);
 }
 
 export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput } {
@@ -79,6 +110,8 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
     temperature,
     plantedOn: text.plantedOn,
     ...given('shape', shape),
+    ...given('climate', readClimate(read, text)),
+    ...given('water', readWater(read, text)),
   };
   return { plain, problems: read.problems };
 }

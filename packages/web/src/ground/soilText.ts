@@ -1,7 +1,5 @@
-import type { DeclaredValueInput, SoilReportInput } from '@wheat-ledger/contract';
+import { Reader, rowsWith, type DeclaredValueInput, type ReadText, type SoilReportInput } from '@wheat-ledger/contract';
 import { printDeclared, type DeclaredValue, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
-import { Reader, rowsWith } from '../ui/reader';
-import type { ReadText } from '../ui/textForm';
 
 export interface SoilFigureText {
   analyte: string;

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { formatNumber, parseGrade, parseNumber, parseQuantity, printGrade, symbolIn, type Blend, type BlendTarget, type Mixture, type Product } from '@wheat-ledger/core';
+import { formatTrimmed, parseGrade, parseNumber, parseQuantity, printGrade, symbolIn, type Blend, type BlendTarget, type Mixture, type Product } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/Field';
@@ -34,7 +34,7 @@ function Answer({ blend, ...shared }: { blend: Blend; batchKg: number; target: B
       return (
         <>
           <Remark tone="caution"><b>Such a grade cannot exist from these materials.</b> {blend.message}</Remark>
-          <h2 className="mt-4 mb-2 text-xl">The strongest at this ratio: {blend.strongestGrade.map((p) => `${formatNumber(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ')}</h2>
+          <h2 className="mt-4 mb-2 text-xl">The strongest at this ratio: {blend.strongestGrade.map((p) => `${formatTrimmed(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ')}</h2>
           {sheet(blend.strongest)}
         </>
       );

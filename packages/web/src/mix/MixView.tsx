@@ -33,7 +33,7 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readRecipe(text).plain,
     nameOf: (r) => r.name,
-    onSaved: (r) => void navigate(`/mix/${r.id}`),
+    onSaved: (r) => navigate(`/mix/${r.id}`, { flushSync: true }),
   });
   const text = useWatch({ control: form.control }) as RecipeText;
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);

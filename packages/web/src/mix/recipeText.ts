@@ -1,6 +1,4 @@
-import type { RecipeInput } from '@wheat-ledger/contract';
-import { Reader, rowsWith } from '../ui/reader';
-import type { ReadText } from '../ui/textForm';
+import { Reader, rowsWith, type ReadText, type RecipeInput } from '@wheat-ledger/contract';
 
 export interface PartText {
   productId: string;

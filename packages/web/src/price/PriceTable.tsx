@@ -21,8 +21,11 @@ interface PriceTableProps {
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, Row>();
 
-const CostCell = ({ cost }: { cost: Cost | undefined }) =>
-  !cost ? null : cost.kind === 'cost' ? <FigureButton figure={cost.figure} />
+/** Nutrients with a column of their own; any other has one while it is on the ladder. */
+const ALWAYS: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
+
+const CostCell = ({ cost, currency }: { cost: Cost | undefined; currency: boolean }) =>
+  !cost ? null : cost.kind === 'cost' ? <><FigureButton figure={cost.figure} />{currency && <span className="text-[0.8125rem] text-faint"> {cost.currency}</span>}</>
   : cost.kind === 'notDeclared' ? <span className="text-faint">–<span className="sr-only"> not declared</span></span>
   : <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>;
 
@@ -41,23 +44,25 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
     () => products.map((product): Row => ({ product, rank: rankWords(ranking, product), costs: Object.fromEntries(nutrients.map((n) => [n, costPerUnit(product, questionOf(n))])) })),
     [products, nutrients, questionOf, ranking],
   );
+  const currencies = useMemo(() => [...new Set(data.flatMap((row) => Object.values(row.costs).flatMap((cost) => (cost.kind === 'cost' ? [cost.currency] : []))))], [data]);
+  const several = currencies.length > 1;
   const columns = useMemo(
     () => helper.columns([
       helper.accessor((row) => row.product.name, { id: 'name', header: 'Bag' }),
-      ...nutrients.map((n) =>
+      ...nutrients.filter((n) => ALWAYS.includes(n) || n === chosen).map((n) =>
         helper.accessor((row) => { const cost = row.costs[n]; return cost?.kind === 'cost' ? cost.figure.value.mid : undefined; }, {
-          id: n, header: symbolIn(n, questionOf(n).basis), sortUndefined: 'last', sortFn: 'basic', cell: ({ row }) => <CostCell cost={row.original.costs[n]} />,
+          id: n, header: symbolIn(n, questionOf(n).basis), sortUndefined: 'last', sortFn: 'basic', cell: ({ row }) => <CostCell cost={row.original.costs[n]} currency={several} />,
         }),
       ),
     ]),
-    [nutrients, questionOf],
+    [nutrients, chosen, questionOf, several],
   );
   const effective = sorting.length > 0 ? sorting : [{ id: chosen, desc: false }];
   const table = useTable({ features, columns, data, state: { sorting: effective }, onSortingChange: setSorting });
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="price-table">
-        <caption className="pb-1 text-left text-sm text-faint">Cost per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working; a dash is not declared.</caption>
+        <caption className="pb-1 text-left text-sm text-faint">Cost{currencies.length === 1 && ` in ${currencies[0]}`} per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working; a dash is not declared.</caption>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>

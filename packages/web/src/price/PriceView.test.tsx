@@ -29,6 +29,19 @@ test('choosing a nutrient changes the ladder and the table’s order; a heading 
   expect(screen.getByRole('columnheader', { name: /Bag/ }).getAttribute('aria-sort')).toBe('ascending');
 });
 
+test('a metal is no nutrient to pay for; a trace has a column while it is on the ladder', async () => {
+  await show(<PriceView />, { bench: ids('Hollow Hen Pellets', 'Quernlow Urea') });
+  const offered = screen.getAllByRole('radio').map((r) => r.textContent?.split(' ')[0]);
+  expect(offered).toEqual(expect.arrayContaining(['N', 'P₂O₅', 'Mg', 'Zn']));
+  expect(offered).not.toEqual(expect.arrayContaining(['Pb']));
+  expect(offered).not.toEqual(expect.arrayContaining(['Cr']));
+  const columns = (): string[] => screen.getAllByRole('columnheader').map((h) => h.textContent ?? '');
+  expect(columns()).not.toContain('Zn');
+  expect(screen.getByRole('caption').textContent).toMatch(/^Cost in EUR per kg of each nutrient/);
+  await userEvent.click(screen.getByRole('radio', { name: /Zn/ }));
+  expect(columns()).toContain('Zn');
+});
+
 test('ties are called ties, and each currency has a ladder of its own', async () => {
   const base = productNamed('Quernlow Urea');
   const at = (name: string, amount: string, currency: string, n: number) => asRecord({ ...base, name, offers: [{ size: 25, unit: 'kg', price: { amount, currency } }] }, n);
@@ -38,6 +51,8 @@ test('ties are called ties, and each currency has a ladder of its own', async ()
   expect(ladders).toHaveLength(2);
   expect(ladders[0]?.match(/tie/g)).toHaveLength(2);
   expect(ladders[1]).toContain('USD per kg N');
+  expect(within(screen.getByTestId('price-table')).getAllByRole('row').slice(1).map((r) => r.querySelectorAll('td')[1]?.textContent)).toEqual(['2.00 EUR', '2.00 EUR', '2.61 USD']);
+  expect(screen.getByRole('caption').textContent).toMatch(/^Cost per kg of each nutrient/);
   expect(within(screen.getByTestId('price-table')).getAllByRole('row').slice(1).map((r) => r.querySelector('td')?.textContent)).toEqual(['=1 EUR', '=1 EUR', '1 USD']);
 });
 

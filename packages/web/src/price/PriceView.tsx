@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { COST_REASONS, declaredNutrients, rankByCost, symbolIn, labelBasis, analyteName, NUTRIENTS, type Basis, type CostQuestion, type Nutrient } from '@wheat-ledger/core';
+import { COST_REASONS, declaredNutrients, rankByCost, symbolIn, groupOf, labelBasis, analyteName, NUTRIENTS, type Basis, type CostQuestion, type Nutrient } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench } from '../app/workspace';
@@ -18,7 +18,7 @@ export function PriceView() {
   const dispatch = useAppDispatch();
   const nutrients = useMemo(() => {
     const found = new Set(compared.flatMap((p) => declaredNutrients(p)));
-    return NUTRIENTS.filter((n) => found.has(n));
+    return NUTRIENTS.filter((n) => found.has(n) && groupOf(n) !== 'contaminant');
   }, [compared]);
   const nutrient: Nutrient = nutrients.includes(chosen) ? chosen : (nutrients[0] ?? 'N');
   const questionOf = useMemo(

@@ -43,7 +43,7 @@ function BandWords({ band }: { band: Band | undefined }) {
   return band && low !== high ? <div className="text-[0.8125rem] text-faint">{low.replace(' %', '')} to {high}</div> : null;
 }
 
-function CourseTable({ courses, bands, numberOf }: { courses: readonly Course[]; bands: Releases['bands']; numberOf: (id: string) => number }) {
+function CourseTable({ courses, bands, numberOf, watered }: { courses: readonly Course[]; bands: Releases['bands']; numberOf: (id: string) => number; watered: boolean }) {
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="release-table">
@@ -56,6 +56,7 @@ function CourseTable({ courses, bands, numberOf }: { courses: readonly Course[];
             <th scope="col" className="num">in microbes and humus</th>
             <th scope="col" className="num">lost as ammonia</th>
             <th scope="col" className="num">sum</th>
+            {watered && <th scope="col" className="num">of it drained below 30 cm</th>}
           </tr>
         </thead>
         <tbody>
@@ -70,6 +71,7 @@ function CourseTable({ courses, bands, numberOf }: { courses: readonly Course[];
                 <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
                 <td className="num">{percent(run.volatilised[end])}</td>
                 <td className="num">{percent(nitrogenBalance(run, end))}</td>
+                {watered && <td className="num">{percent(run.leached[end])}</td>}
               </tr>
             );
           })}
@@ -127,6 +129,7 @@ export function ReleaseView() {
   const courses = useMemo(() => (releases ?? []).filter((r): r is Course => r.kind === 'release'), [releases]);
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
   const points = useMemo(() => (crop ? weekPoints(courses, bands, crop, dose, count) : []), [courses, bands, crop, dose, count]);
+  const watered = courses.some((c) => c.setup.around.drainage);
   const numberOf = (id: string): number => bags.findIndex((b) => b.record.id === id) + 1;
   if (isLoading) return <Loading what="the bench" />;
   return (
@@ -149,7 +152,7 @@ export function ReleaseView() {
             <p className="flex items-center gap-3 text-sm text-faint"><progress value={progress} max={1} aria-label="Bands worked out" />Working out the bands<button type="button" className="plain" onClick={cancelBands}>Stop</button></p>
           )}
           <p className="mb-4 text-sm text-faint">The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2 000 draws over the assumptions.</p>
-          {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} />}
+          {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} watered={watered} />}
           {unknown.length > 0 && <div className="mt-4 flex flex-col gap-1">{unknown.map((u) => <Remark key={u.product.id} tone="note"><b>{u.product.name}</b> cannot be followed: {u.why}.</Remark>)}</div>}
           {courses.length > 0 && <Assumptions courses={courses} />}
         </>
@@ -158,7 +161,7 @@ export function ReleaseView() {
         {courses.some((c) => (c.run.mineral[28] ?? 0) < 0) && <MarginNote title="Tied up first"><p>Below zero, decomposers take nitrogen out of the soil before they give any back: the material has more carbon than its nitrogen can feed.</p></MarginNote>}
         {courses.some((c) => c.supposed.length > 0) && <MarginNote title="Supposed">{courses.flatMap((c) => c.supposed.map((s) => <p key={c.product.id + s}><b>{c.product.name}:</b> {s}.</p>))}</MarginNote>}
         <MarginNote title="What this leaves out">
-          <p>Rain and leaching are not in it yet: what is drawn has been made available, not kept safe. Class averages stand in until the material is incubated or tested.</p>
+          <p>{watered ? 'What drained away is worked out as if no crop took any: a growing crop loses less. ' : 'Rain and leaching are not in it: enter the plot’s rain and evapotranspiration on its ground page, or give it a logger’s file. '}Class averages stand in until the material is incubated or tested.</p>
           <Remark tone="caution">Nitrate that the crop does not take can reach ground and surface water. Keep setbacks and limits of your local code, and never go above the label’s rate.</Remark>
         </MarginNote>
       </MarginNotes>

@@ -1,17 +1,20 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { ANALYTES, analyteName, basesOf, formulaText, readLabel, type Analyte, type Basis, type Correction, type LabelLine, type LineKind, type Product } from '@wheat-ledger/core';
+import { ANALYTES, analyteName, basesOf, formatGiven, formulaText, PROTEIN_FACTOR_KEYS, PROTEIN_FACTORS, readLabel, type Analyte, type Basis, type Correction, type LabelLine, type LineKind, type Product } from '@wheat-ledger/core';
 import { readKept, writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
+import { carryCorrections } from './carryCorrections';
 import { textFromLabel } from './startedText';
 
 type Paper = 'label' | 'measured';
 interface Kept { readonly text: string; readonly paper: Paper; readonly corrections: Readonly<Record<number, Correction>> }
 const DRAFT = 'draft.label';
+/** Characters of a label's text that are kept with its bag. */
+const MOST_KEPT = 20_000;
 
 const KIND_WORDS: Readonly<Record<LineKind, string>> = {
   grade: 'grade', analysis: 'figure', part: 'set aside', derivedFrom: 'ingredients', package: 'package', density: 'density', rate: 'rate', heading: 'heading', setAside: 'set aside', blank: '', notUnderstood: 'not understood',
@@ -23,10 +26,12 @@ const CHOICES = ANALYTES.flatMap((a) => basesOf(a).map((b) => ({ value: `${a}|${
 function toCorrection(value: string): Correction | undefined {
   if (value === '') return undefined;
   if (value === 'ignore') return { kind: 'ignore' };
+  const factor = PROTEIN_FACTOR_KEYS.find((f) => value === `protein|${f}`);
+  if (factor) return { kind: 'protein', factor };
   const [analyte, basis] = value.split('|') as [Analyte, Basis];
   return { kind: 'analyte', analyte, basis };
 }
-const correctionValue = (c: Correction | undefined): string => (!c ? '' : c.kind === 'ignore' ? 'ignore' : `${c.analyte}|${c.basis}`);
+const correctionValue = (c: Correction | undefined): string => (!c ? '' : c.kind === 'ignore' ? 'ignore' : c.kind === 'protein' ? `protein|${c.factor}` : `${c.analyte}|${c.basis}`);
 
 function LineRow({ line, correction, onCorrect }: { line: LabelLine; correction: Correction | undefined; onCorrect: (c: Correction | undefined) => void }) {
   return (
@@ -38,6 +43,7 @@ function LineRow({ line, correction, onCorrect }: { line: LabelLine; correction:
         <select aria-label={`Line ${line.number}, take it as`} className="field !min-h-8 text-sm" value={correctionValue(correction)} onChange={(e) => onCorrect(toCorrection(e.target.value))}>
           <option value="">as read</option>
           <option value="ignore">nothing: set it aside</option>
+          {/protein/i.test(line.text) && PROTEIN_FACTOR_KEYS.map((f) => <option key={f} value={`protein|${f}`}>protein ÷ {PROTEIN_FACTORS[f].perNitrogen}: {PROTEIN_FACTORS[f].words}</option>)}
           {CHOICES.map((c) => <option key={c.value} value={c.value}>{c.text}</option>)}
         </select>
       </td>
@@ -67,7 +73,7 @@ export function LabelDesk() {
   const carry = (): void => {
     writeKept(DRAFT, undefined);
     writeKept('draft.product.started', undefined);
-    void navigate('/shelf/new', { state: { start: textFromLabel(reading, desk.text.slice(0, 20_000)) } });
+    void navigate('/shelf/new', { state: { start: textFromLabel(reading, desk.text.slice(0, MOST_KEPT)) } });
   };
   const correct = (line: number, correction: Correction | undefined): void => {
     const others = Object.fromEntries(Object.entries(desk.corrections).filter(([n]) => Number(n) !== line));
@@ -82,7 +88,8 @@ export function LabelDesk() {
         <button type="button" className="action main ml-auto" disabled={reading.analysis.length === 0 && reading.derivedFrom.length === 0} onClick={carry}>Make it a bag</button>
       </div>
       <label className="block text-sm text-faint" htmlFor="label-text">The text of the label</label>
-      <textarea id="label-text" rows={shown.length === 0 ? 12 : 6} spellCheck={false} className="field font-mono text-sm" value={desk.text} onChange={(e) => change({ text: e.target.value, corrections: {} })} placeholder={'Total Nitrogen (N) ........ 5.0%\n   3.5% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nDerived from: feather meal, bone meal'} />
+      <textarea id="label-text" spellCheck={false} className={`field pasted ${shown.length === 0 ? 'min-h-64' : 'min-h-24'}`} value={desk.text} onChange={(e) => change({ text: e.target.value, corrections: carryCorrections(desk.text, e.target.value, desk.corrections) })} placeholder={'Total Nitrogen (N) ........ 5.0%\n   3.5% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nDerived from: feather meal, bone meal'} />
+      {desk.text.length > MOST_KEPT && <p className="mt-1 text-sm text-beet" role="status">The bag will keep the first {formatGiven(MOST_KEPT)} of these {formatGiven(desk.text.length)} characters.</p>}
       {shown.length === 0 ? <Empty>Each line will stand here with what it was taken to be. A formula such as MgSO4·7H2O is a label too.</Empty> : (
         <div className="relative mt-4 overflow-x-auto">
           <table className="ledger" data-testid="label-lines">

@@ -48,7 +48,7 @@ export function LibraryView() {
   };
   return (
     <Sheet
-      title="Materials" question={`What is typical of ${LIBRARY.length} common materials; your own bag’s label always outranks it.`}
+      title="Materials" question={`What is typical of ${LIBRARY.length} common materials?`}
       actions={<><input type="search" className="field !w-52" aria-label="Find a material by name or element" placeholder="potash, manure, Mg …" value={wanted} onChange={(e) => setWanted(e.target.value)} /><Link to="/shelf" className="action">Back to the shelf</Link></>}
     >
       {found.length === 0 ? <Empty>No material is called “{wanted}”, and none holds that element in quantity.</Empty> : (
@@ -59,7 +59,7 @@ export function LibraryView() {
           <tbody>
             {found.map((entry) => (
               <tr key={entry.name} className={entry === shown ? 'bg-paper' : ''}>
-                <th scope="row"><button type="button" className="plain text-left" aria-pressed={entry === shown} onClick={() => setOpen(entry.name)}>{entry.name}</button></th>
+                <th scope="row"><button type="button" className="plain text-left align-top" aria-pressed={entry === shown} onClick={() => setOpen(entry.name)}>{entry.name}</button></th>
                 <td className="text-faint">{entry.group}</td>
                 <td className="text-[0.9375rem]">{figuresOf(entry)}</td>
                 <td className="num"><button type="button" className="plain" onClick={() => take(entry)}>My bag of this<span className="sr-only">: {entry.name}</span></button></td>
@@ -69,7 +69,10 @@ export function LibraryView() {
         </table>
         </div>
       )}
-      <MarginNotes>{shown && <Facts entry={shown} />}</MarginNotes>
+      <MarginNotes>
+        {shown && <Facts entry={shown} />}
+        <MarginNote title="Only typical"><p>A bag’s own label outranks all of this, and a lab report outranks the label.</p></MarginNote>
+      </MarginNotes>
     </Sheet>
   );
 }

@@ -1,21 +1,30 @@
 import { useMemo } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { ProductInput, toProduct, type ProductRecord } from '@wheat-ledger/contract';
-import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, formulaText, MATERIALS, ORIGINS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
-import { useRecords } from '../app/api';
+import { blankLine, blankOffer, blankProduct, ProductInput, productText, readProduct, toProduct, type LineText, type ProductRecord, type ProductText } from '@wheat-ledger/contract';
+import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, basisWord, formulaText, MATERIALS, ORIGINS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
+import { Attachments } from './Attachments';
+import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
-import { blankLine, blankOffer, blankProduct, productText, readProduct, type ProductText } from './productText';
 
 const options = (values: readonly string[], text: (value: string) => string = (v) => v) => values.map((value) => ({ value, text: text(value) }));
-const ANALYTE_OPTIONS = options(ANALYTES, (a) => (a.startsWith('N.') ? `– ${analyteName(a as Analyte)}` : `${a} ${analyteName(a as Analyte)}`));
+/** The longest names cut to what a narrow choice can show. */
+const SHORT_FORMS: Readonly<Partial<Record<Analyte, string>>> = { 'N.coated': 'coated, slow N', 'N.waterSolubleOrganic': 'soluble organic N' };
+const ANALYTE_OPTIONS = options(ANALYTES, (a) => (a.startsWith('N.') ? `– ${SHORT_FORMS[a as Analyte] ?? analyteName(a as Analyte)}` : `${a} ${analyteName(a as Analyte)}`));
+
+/** The bases of a line; what only an extract holds is offered for measured figures, and stays where it was chosen. */
+function basisOptions(line: LineText | undefined) {
+  const bases = basesOf((line?.analyte ?? 'N') as Analyte);
+  const extracts = line?.provenance === 'measured' || line?.basis.endsWith('available');
+  return [...options(bases, formulaText), ...(extracts ? bases.map((b) => ({ value: basisWord(b, 'available'), text: `${formulaText(b)}, extract` })) : [])];
+}
 
 function AnalysisRows() {
   const { control } = useFormContext<ProductText>();
@@ -30,13 +39,12 @@ function AnalysisRows() {
           <tbody>
             {fields.map((field, i) => {
               const at = (part: string): string => `analysis.${i}.${part}`;
-              const bases = basesOf((lines[i]?.analyte ?? 'N') as Analyte);
               return (
                 <tr key={field.id}>
-                  <td className="w-[26%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
-                  <td className="w-[17%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
+                  <td className="w-[29%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
+                  <td className="w-[15%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
                   <td className="w-[11%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
-                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={options(bases, formulaText)} /></td>
+                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={basisOptions(lines[i])} /></td>
                   <td className="w-[13%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
                   <td><TextField name={at('source')} label={`Line ${i + 1}, source`} bare /></td>
                   <td><RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} /></td>
@@ -110,12 +118,13 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readProduct(text).plain,
     nameOf: (p) => p.name,
-    onSaved: () => void navigate('/shelf'),
+    onSaved: () => navigate('/shelf'),
   });
   const typed = useWatch({ control: form.control }) as ProductText;
   const draft = useMemo(() => toProduct(readProduct(typed).plain, record?.id ?? 'draft'), [typed, record]);
   return (
     <Sheet title={record?.name ?? 'A new bag'} question={record ? 'What its label says, as it says it.' : 'Copy the label as it stands; the checks answer while you type.'}>
+      {record && <BagPages id={record.id} />}
       <EditForm<'product', ProductText>
         textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
         describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.analysis.length} lines of analysis, {newer.offers.length} packages.</>}
@@ -146,10 +155,12 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
             <TextField name="labelRate.perYear" label="Applications a year" inputMode="numeric" />
             <TextField name="longevity.days" label="Coated: lasts, days" placeholder="not coated" />
             <TextField name="longevity.referenceC" label="rated at, °C" />
+            <TextField name="dilution" label="Diluted for use" placeholder="5 mL/L" hint="what is fed is not what is in the bag" className="col-span-2" />
           </div>
           <LongField name="note" label="Note" className="mt-2" />
         </FormPart>
         <BeyondTheLabel />
+        <Attachments productId={record?.id} />
       </EditForm>
       <LabelMargin draft={draft} />
     </Sheet>
@@ -163,9 +174,6 @@ export function NewProduct() {
 }
 
 export function EditProduct() {
-  const { id } = useParams();
-  const { records, isLoading } = useRecords('product');
-  const record = records.find((r) => r.id === id);
-  if (isLoading) return <Loading what="the bag" />;
-  return record ? <ProductForm key={record.id} record={record} /> : <Sheet title="Not on the shelf" question="This bag was taken off, or never stood here."><Empty>Taken-off bags can be restored at the foot of the shelf.</Empty></Sheet>;
+  const page = useBagPage();
+  return 'instead' in page ? page.instead : <ProductForm key={page.record.id} record={page.record} />;
 }

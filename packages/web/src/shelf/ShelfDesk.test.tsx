@@ -36,14 +36,18 @@ test('a lab slip’s figures are measured, and contradictions stand in the margi
   await show(<LabelDesk />);
   await userEvent.click(screen.getByRole('radio', { name: 'a lab slip' }));
   await paste('Total nitrogen 16 %\n4 % Ammoniacal nitrogen\n11 % Urea nitrogen');
-  await waitFor(() => expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 15.0 %/));
+  await waitFor(() => expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 15 %/));
 });
 
-test('new text forgets corrections made for the old', async () => {
+test('a correction stays with its line while text is added, and goes when the line itself is changed', async () => {
   await show(<LabelDesk />);
   await paste('Glow 3 %');
   await userEvent.selectOptions(await screen.findByLabelText('Line 1, take it as'), 'nothing: set it aside');
   await paste('\nNitrogen 2 %');
+  await waitFor(() => expect(row(2)).toContain('2 % nitrogen'));
+  expect(row(1)).toContain('set aside');
+  await userEvent.clear(screen.getByLabelText('The text of the label'));
+  await paste('Glow 4 %');
   await waitFor(() => expect(row(1)).toContain('not understood'));
 });
 

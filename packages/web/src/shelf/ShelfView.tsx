@@ -1,8 +1,8 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
-import { formatGiven, formatMoney, formatNumber, labelChecks, type Product } from '@wheat-ledger/core';
-import type { ProductRecord } from '@wheat-ledger/contract';
+import { formatGiven, formatMoney, formatTrimmed, labelChecks, type Product } from '@wheat-ledger/core';
+import type { ProductRecord, ShelfFilterInput } from '@wheat-ledger/contract';
 import { problemOf, useRecords, useRestoreMutation } from '../app/api';
 import { benchSlice, deskSlice, MOST_ON_BENCH } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -13,12 +13,14 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Swatch } from '../ui/patterns';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { VirtualRows } from '../ui/VirtualRows';
+import { FilterBar } from './FilterBar';
+import { filterShelf, filterWords, isNoFilter, NO_FILTER } from './shelfFilter';
 
 const BAG_WIDTH = 180;
 
 function gradeOf(product: Product, basis: 'oxide' | 'element'): string {
   if (product.grade) return product.grade;
-  const named = bagContents(product, basis).slice(0, 2).map((s) => `${formatNumber(s.share * 100, 2)} % ${s.symbol}`);
+  const named = bagContents(product, basis).slice(0, 2).map((s) => `${formatTrimmed(s.share * 100, 2)} % ${s.symbol}`);
   return named.join(', ') || 'nothing declared';
 }
 
@@ -79,19 +81,15 @@ const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = { N: 'ni
 /** The shelf: every bag cut open, to scale by mass. */
 export function ShelfView() {
   const { shelf, isLoading, error } = useShelf();
-  const [wanted, setWanted] = useState('');
-  const query = useDeferredValue(wanted);
-  const shown = useMemo(() => {
-    const text = query.trim().toLowerCase();
-    return text === '' ? shelf : shelf.filter(({ record }) => `${record.name} ${record.seller} ${record.grade ?? ''} ${record.derivedFrom.join(' ')}`.toLowerCase().includes(text));
-  }, [shelf, query]);
+  const [filter, setFilter] = useState<ShelfFilterInput>(NO_FILTER);
+  const wanted = useDeferredValue(filter);
+  const shown = useMemo(() => (isNoFilter(wanted) ? shelf : filterShelf(shelf, wanted)), [shelf, wanted]);
   if (isLoading) return <Loading what="the shelf" />;
   return (
     <Sheet
       title="Shelf" question="What is really in each bag?"
       actions={
         <>
-          <input type="search" className="field !w-40" aria-label="Show only bags whose name, seller or ingredients contain" placeholder="Only bags with …" value={wanted} onChange={(e) => setWanted(e.target.value)} />
           <Link to="/shelf/label" className="action">Paste a label</Link>
           <Link to="/shelf/materials" className="action">Materials</Link>
           <Link to="/shelf/new" className="action main"><Plus size={17} aria-hidden="true" />Add a bag</Link>
@@ -100,7 +98,8 @@ export function ShelfView() {
     >
       {error !== undefined && <Failed error={error} />}
       {shelf.length === 0 && error === undefined && <Empty>The shelf is empty. <Link to="/shelf/new" className="plain">Add the first bag</Link>: its label is all you need.</Empty>}
-      {shelf.length > 0 && shown.length === 0 && <Empty>No bag’s name, seller or ingredients contain “{wanted}”.</Empty>}
+      {shelf.length > 0 && <FilterBar filter={filter} onChange={setFilter} found={shown.length} of={shelf.length} />}
+      {shelf.length > 0 && shown.length === 0 && <Empty>No bag fits: {filterWords(wanted)}.</Empty>}
       <VirtualRows items={shown} itemWidth={BAG_WIDTH} estimatedHeight={254} keyOf={(s) => s.record.id} render={(s) => <StandingBag {...s} />} />
       <Removed />
       <MarginNotes>
@@ -109,7 +108,7 @@ export function ShelfView() {
           <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">{LEGEND.map((n) => <li key={n} className="flex items-center gap-2"><Swatch nutrient={n} /><span className="text-[0.875rem]">{n !== 'Si' && <b>{n} </b>}{LEGEND_NAMES[n]}</span></li>)}</ul>
           <p>A dashed edge means the figure is a range, not a number.</p>
         </MarginNote>
-        <MarginNote title="Spreadsheets"><p>The shelf goes out to a <Link to="/shelf/csv" className="plain">CSV file</Link> and comes in from one.</p></MarginNote>
+        <MarginNote title="Also here"><p>The shelf goes out to a <Link to="/shelf/csv" className="plain">CSV file</Link> and comes in from one. What vinegar and shells can hold is worked out under <Link to="/shelf/kitchen" className="plain">kitchen extracts</Link>.</p></MarginNote>
         <MarginNote title="What to do here"><p>Tick two to eight bags onto the bench. They stay with you through price, release, mix and claims.</p></MarginNote>
       </MarginNotes>
     </Sheet>

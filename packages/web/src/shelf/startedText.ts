@@ -1,8 +1,5 @@
-import type { AnalysisFigure, LabelReading, LibraryEntry } from '@wheat-ledger/core';
-import { printDeclared, typicalProduct } from '@wheat-ledger/core';
-import { blankOffer, blankProduct, type LineText, type ProductText } from './productText';
-
-const lineText = ({ value, ...line }: AnalysisFigure): LineText => ({ ...line, value: printDeclared(value) });
+import { typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
+import { blankOffer, blankProduct, lineText, type ProductText } from '@wheat-ledger/contract';
 
 /** A label that was read, as the start of a bag. Its own words are kept with it. */
 export const textFromLabel = (reading: LabelReading, labelText: string): ProductText => ({

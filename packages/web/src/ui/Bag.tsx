@@ -1,4 +1,4 @@
-import { formatNumber, type Product } from '@wheat-ledger/core';
+import { formatTrimmed, type Product } from '@wheat-ledger/core';
 import { bagContents } from './bagContents';
 import { spread } from './spread';
 import { fillOf, inkOf } from './patterns';
@@ -42,7 +42,7 @@ export function Bag({ product, basis, width = 92, letters = true }: BagProps) {
   });
   const named = [...layers].reverse().slice(-MOST_NAMED);
   const names = spread(named.map((l) => l.y + l.height / 2), NAME_GAP, FLOOR - 4);
-  const title = `${product.name}, cut open: ${shares.map((s) => `${formatNumber(s.share * 100)} % ${s.symbol}`).join(', ') || 'nothing declared'}`;
+  const title = `${product.name}, cut open: ${shares.map((s) => `${formatTrimmed(s.share * 100)} % ${s.symbol}`).join(', ') || 'nothing declared'}`;
   return (
     <svg viewBox={`0 0 ${across} ${HEIGHT}`} width={(width * across) / WIDTH} height={(width * HEIGHT) / WIDTH} role="img" aria-label={title}>
       <clipPath id={clip}><path d={OUTLINE} /></clipPath>
@@ -62,7 +62,7 @@ export function Bag({ product, basis, width = 92, letters = true }: BagProps) {
       {letters && named.map((l, i) => (
         <g key={l.nutrient}>
           <path d={`M${WIDTH - SIDE + 2} ${l.y + l.height / 2}H${WIDTH - 3}L${WIDTH + 3} ${names[i] ?? 0}`} fill="none" stroke="var(--line-strong)" strokeWidth="0.9" />
-          <text x={WIDTH + 5} y={(names[i] ?? 0) + 3.8} fontSize="11" fill="var(--pine)"><tspan fontWeight="700">{l.symbol}</tspan> {formatNumber(l.share * 100, 2)}</text>
+          <text x={WIDTH + 5} y={(names[i] ?? 0) + 3.8} fontSize="11" fill="var(--pine)"><tspan fontWeight="700">{l.symbol}</tspan> {formatTrimmed(l.share * 100, 2)}</text>
         </g>
       ))}
     </svg>

@@ -1,10 +1,10 @@
 import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FormProvider } from 'react-hook-form';
-import { ClaimInput } from '@wheat-ledger/contract';
+import { ClaimInput, typedPath } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
 import { TextField } from './Field';
-import { fieldPath, typedPath, useTextForm, type TextForm } from './textForm';
+import { fieldPath, useTextForm, type TextForm } from './textForm';
 
 test('a problem is cut back to the field that was typed', () => {
   const typed = { analysis: [{ value: '5' }, { value: '3–2' }], name: '' };

@@ -1,22 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { set, useForm, type DefaultValues, type FieldErrors, type FieldValues, type Path, type Resolver, type UseFormReturn } from 'react-hook-form';
-import { validateInput, type FieldProblem } from '@wheat-ledger/contract';
+import { typedPath, validateInput, type FieldProblem, type ReadText } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
-
-/** What the typed text was read as: a plain input for the contract class, and what could not be read. */
-export interface ReadText {
-  readonly plain: object;
-  readonly problems: readonly FieldProblem[];
-  /** For lists whose blank rows are left out: which typed row each entry came from. */
-  readonly rows?: Readonly<Record<string, readonly number[]>>;
-}
-
-/** A path into the plain input as the path of the row that was typed: with row 1 blank, `offers.1.size` was typed in row 2. */
-export function typedPath(path: string, rows: ReadText['rows']): string {
-  const [list = '', index = '', ...rest] = path.split('.');
-  const row = rows?.[list]?.[Number(index)];
-  return row === undefined ? path : [list, row, ...rest].join('.');
-}
 
 /** Cuts a problem's path back to the field that was typed: `analysis.2.value.low` belongs to the text at `analysis.2.value`. */
 export function fieldPath(path: string, typed: unknown): string {

@@ -12,7 +12,8 @@ interface Saving<K extends RecordKind, Text extends FieldValues> {
   readonly textForm: TextForm<Text>;
   readonly toInput: (text: Text) => InputOf<K>;
   readonly nameOf: (record: RecordOf<K>) => string;
-  readonly onSaved: (record: RecordOf<K>) => void;
+  /** Opens what comes next; only then is the save told, so that nobody types into a form about to go. */
+  readonly onSaved: (record: RecordOf<K>) => void | Promise<void>;
 }
 
 /** What stands in the way of a save: words, and the newer record when somebody else changed it first. */
@@ -37,8 +38,8 @@ export function useSaving<K extends RecordKind, Text extends FieldValues>({ kind
     setTrouble(undefined);
     textForm.forgetDraft();
     const record = result.data as RecordOf<K>;
+    await onSaved(record);
     dispatch(deskSlice.actions.noticed({ text: `Saved “${nameOf(record)}”.`, recordId: record.id }));
-    onSaved(record);
   };
   return {
     saving: isLoading,

@@ -1,4 +1,4 @@
-export * from './reading.js';
+export type { Correction, LabelLine, LabelReading, LineKind } from './reading.js';
 export * from './readLabel.js';
 export { analyteNamed, type NamedAnalyte } from './names.js';
-export { findValues, type FoundValue } from './values.js';
+export { commaIn, findValues, settleThousands, unclearWords, type CommaMark, type FoundValue } from './values.js';

@@ -54,3 +54,28 @@ test('no text makes it throw, and no number is invented: each one stands in its 
     }
   }), { numRuns: 500 });
 });
+
+const slip = (text: string): string[] => readLabel(text, 'measured').analysis.map((f) => `${shown(f)}${f.extract ? ' extract' : ''}`);
+test('a lab slip’s extract and total are two columns, by the word in the line', () =>
+  expect(slip('Total phosphorus 4500 mg/kg\nAvailable phosphorus (water extract) 310 mg/kg\nExtractable potassium 2100 mg/kg\nTotal potassium 9800 mg/kg')).toEqual(['P 4500 mg/kg', 'P 310 mg/kg extract', 'K 2100 mg/kg extract', 'K 9800 mg/kg']));
+test('or by a heading that holds for the lines below it', () =>
+  expect(slip('Water extract, mg/kg\nPhosphorus 310\nMagnesium 85\nTotal digest, mg/kg\nPhosphorus 4500')).toEqual(['P 310 mg/kg extract', 'Mg 85 mg/kg extract', 'P 4500 mg/kg']));
+test('nitrogen’s forms have words of their own, and a label’s available phosphate is its guarantee', () => {
+  expect(slip('Water soluble nitrogen 2 %\nTotal nitrogen 9 %')).toEqual(['N.waterSolubleOrganic 2 %', 'N 9 %']);
+  expect(readLabel('Available Phosphate (P2O5) 3 %').analysis.map((f) => f.extract)).toEqual([undefined]);
+});
+test('an extract above its total cannot be: one of them is on the other basis', () => {
+  const codes = (text: string): string[] => readLabel(text, 'measured').findings.map((f) => f.code);
+  expect(codes('Available potassium 5 %\nTotal potassium 4.2 %')).toContain('extract.aboveTotal');
+  expect(codes('Available potassium 4 %\nTotal potassium 4.2 %')).not.toContain('extract.aboveTotal');
+});
+
+test('figures on dry matter wait for the moisture, and are taken over once it is told, wherever it stands', () => {
+  const waiting = readLabel('mg/kg dry weight\nNitrogen 14500', 'measured');
+  expect(waiting.analysis).toEqual([]);
+  expect(waiting.lines[1]!.says).toBe('14500 mg/kg nitrogen, on dry matter: waits for the moisture');
+  expect(waiting.findings.find((f) => f.code === 'label.dry')?.message).toContain('Add a line such as “Moisture 12 %”');
+  const told = readLabel('mg/kg dry weight\nNitrogen 14500\nMoisture 40 %', 'measured');
+  expect(told.analysis[0]?.value).toEqual({ kind: 'number', value: 8700 });
+  expect(told.lines[1]!.says).toBe('14500 mg/kg nitrogen');
+});

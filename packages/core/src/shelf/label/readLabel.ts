@@ -1,21 +1,20 @@
 import type { Provenance } from '../../figure/index.js';
 import { LabelError } from '../../errors.js';
 import { analyteName, basesOf, compoundPerElement, elementOf, formulaText, looksLikeFormula, readFormula, symbolIn, type Nutrient } from '../../nutrient/index.js';
-import { formatGiven, parseQuantity } from '../../quantity/index.js';
-import { printDeclared } from '../declaredValue.js';
-import { parseGrade, printGrade } from '../grade.js';
+import { formatGiven } from '../../quantity/index.js';
+import { printDeclared, scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import { declaredRange } from '../massFraction.js';
-import type { AnalysisFigure, AnalysisUnit, DeclaredValue, LabelRate } from '../product.js';
+import type { AnalysisFigure, AnalysisUnit } from '../product.js';
+import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import { analyteNamed, plainName, type NamedAnalyte } from './names.js';
-import type { Correction, LabelLine, LabelReading, LineKind } from './reading.js';
-import { findValues, type FoundValue } from './values.js';
+import { readGradeLine, readMeasure } from './measures.js';
+import type { Correction, LabelLine, LabelReading, Read } from './reading.js';
+import { commaIn, findValues, settleThousands, unclearWords, type CommaMark, type FoundValue } from './values.js';
 
 /** Longer texts are no labels: what is beyond is left out, and that is said. */
 const MOST_LINES = 400;
 const MOST_PER_LINE = 400;
-/** Feed law defines crude protein as N × 6.25, whatever the crop. */
-const PROTEIN_PER_N = 6.25;
 
 /** What lines before have said about lines to come. */
 interface Context {
@@ -24,34 +23,15 @@ interface Context {
   dry: boolean;
   moisture: number | undefined;
   inIngredients: boolean;
-}
-
-interface Read {
-  readonly kind: LineKind;
-  readonly says: string;
-  readonly figures?: readonly AnalysisFigure[];
-  readonly grade?: string;
-  readonly ingredients?: readonly string[];
-  readonly package?: { readonly size: number; readonly unit: string };
-  readonly density?: number;
-  readonly rate?: LabelRate;
-  readonly finding?: Omit<Finding, 'path'>;
+  /** A heading such as "water extract" holds for the lines below it. */
+  extract: boolean;
 }
 
 const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
 
 const percentOf = (figure: AnalysisFigure): string => `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
 const figureWords = (figure: AnalysisFigure): string =>
-  `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}`;
-
-const scaled = (value: DeclaredValue, factor: number): DeclaredValue => {
-  const by = (n: number): number => Number((n * factor).toPrecision(6));
-  switch (value.kind) {
-    case 'number': return { kind: 'number', value: by(value.value) };
-    case 'range': return { kind: 'range', low: by(value.low), mid: by(value.mid), high: by(value.high) };
-    case 'below': return { kind: 'below', limit: by(value.limit) };
-  }
-};
+  `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}${figure.extract ? ', in an extract' : ''}`;
 
 function figureFrom(named: Extract<NamedAnalyte, { kind: 'analyte' }>, found: FoundValue, number: number, text: string, context: Context): AnalysisFigure | undefined {
   const unit = found.unit ?? context.unit;
@@ -59,51 +39,22 @@ function figureFrom(named: Extract<NamedAnalyte, { kind: 'analyte' }>, found: Fo
   return { analyte: named.analyte, basis: named.basis, value: found.value, unit, provenance: context.provenance, source: `line ${number}: ${text}`.slice(0, 300) };
 }
 
+/** Words for what a lab takes out with water or weak acid. A label's "available phosphate" is a guarantee and is not meant. */
+const EXTRACT = /\b(?:(?:plant |immediately )?available|extractable|(?:water|weak acid|cal|cat)[ -](?:extract|soluble)|extract)\b/i;
+const TOTAL = /\b(?:total|digest|aqua regia)\b/i;
+
+/** On a lab slip: the name without its word for an extract, and whether there was one. Forms of nitrogen have words of their own. */
+function extractIn(name: string, context: Context): { readonly name: string; readonly extract: boolean } {
+  if (context.provenance !== 'measured' || /nitrogen|\bN\b/i.test(name)) return { name, extract: false };
+  if (TOTAL.test(name)) return { name, extract: false };
+  return EXTRACT.test(name) ? { name: name.replace(EXTRACT, ' '), extract: true } : { name, extract: context.extract };
+}
+
 const HEADING = /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|guarantee|content|nutrients?|contents? declaration|composition)\b|^(organic|mineral|npk|ec|eu|complex|straight)?\s*fertili[sz]er\b|^plant nutrients?\b|^lab(oratory)? (report|slip|results?)\b|^sample\b/i;
-const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) from\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
+const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
 
 function readIngredientWords(text: string): readonly string[] {
   return text.replace(/\.$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
-}
-
-const DATE = /\b\d{4}-\d{1,2}-\d{1,2}\b/;
-
-function readGradeLine(printed: string): Read | undefined {
-  if (DATE.test(printed)) return undefined;
-  // "12-8-16 (+3 MgO)" adds in brackets what others add without.
-  const line = printed.replace(/\(\s*\+([^()]*)\)/g, ' +$1 ');
-  const triple = /(?:^|[^\d.,/-])(\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?(?:\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?)?(?:\s*\+\s*[\d.,]+\s*%?\s*[A-Za-z0-9]+)*)(?![\d./-])/.exec(line)?.[1];
-  const typed = triple ?? /\bn\W?p\W?k\W*(\d{3,6})\b/i.exec(line)?.[1];
-  if (!typed) return undefined;
-  const parsed = parseGrade(typed);
-  if (parsed.kind === 'none') return undefined;
-  if (parsed.kind === 'several') return { kind: 'notUnderstood', says: `${parsed.question} ${parsed.readings.slice(0, 4).map(printGrade).join(' or ')}?` };
-  if (parsed.grade.reduce((s, p) => s + p.amount, 0) > 100) return { kind: 'notUnderstood', says: `Read ${typed}: a grade above 100 % cannot be.` };
-  return { kind: 'grade', says: `the grade ${printGrade(parsed.grade)}`, grade: printGrade(parsed.grade) };
-}
-
-function readMeasure(line: string): Read | undefined {
-  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?)\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
-  if (density?.[1]) {
-    const value = Number(density[1].replace(',', '.')) / (/m3/i.test(density[2] ?? '') ? 1000 : 1);
-    if (value > 0.01 && value < 5) return { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value };
-  }
-  const weight = /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(line)?.[1];
-  if (weight) {
-    for (const dimension of ['mass', 'volume'] as const) {
-      const read = parseQuantity(weight, dimension);
-      if (read.ok && read.value > 0) return { kind: 'package', says: `a package of ${formatGiven(read.value)} ${read.unit.symbol}`, package: { size: read.value, unit: read.unit.symbol } };
-    }
-  }
-  const rate = /([\d.,]+)\s*(g\s*(?:\/|per)\s*(?:m²|m2|sq\.? ?m|square met(?:re|er))|kg\s*(?:\/|per)\s*(?:ha|hectare)|ml\s*(?:\/|per)\s*(?:m²|m2)|l\s*(?:\/|per)\s*(?:ha|hectare)|lbs?\s*(?:\/|per)\s*acre)/i.exec(line);
-  if (rate?.[1] && rate[2]) {
-    const unit = rate[2].toLowerCase().replace(/\s/g, '').replace('per', '/').replace(/sq\.?m|squaremet(re|er)|m2/, 'm²').replace('hectare', 'ha').replace('lbs', 'lb');
-    for (const dimension of ['arealRate', 'arealVolume'] as const) {
-      const read = parseQuantity(`${rate[1]} ${unit}`, dimension);
-      if (read.ok && read.value > 0) return { kind: 'rate', says: `a rate of ${formatGiven(read.value)} ${read.unit.symbol}, taken as once a year`, rate: { amount: read.value, unit: read.unit.symbol, perYear: 1 } };
-    }
-  }
-  return undefined;
 }
 
 /** Name and value pairs of a line: "Nitrogen 5 %" or "5 % Nitrogen"; several in a row when each value has its own name. */
@@ -141,7 +92,8 @@ function readAnalysis(line: string, number: number, context: Context): Read | un
   const figures: AnalysisFigure[] = [];
   let aside = '';
   let unnamed = 0;
-  for (const { name, found } of pairs) {
+  for (const { name: printed, found } of pairs) {
+    const { name, extract } = extractIn(printed, context);
     const named = analyteNamed(name);
     if (!named) unnamed += 1;
     else if (named.kind === 'part') aside = `part of ${named.of}, already counted in its total`;
@@ -150,11 +102,11 @@ function readAnalysis(line: string, number: number, context: Context): Read | un
       context.moisture = named.kind === 'moisture' ? share : 1 - share;
       aside = `${formatGiven(Number((context.moisture * 100).toPrecision(4)))} % moisture`;
     } else if (named.kind === 'protein') {
-      const figure = figureFrom({ kind: 'analyte', analyte: 'N', basis: 'element' }, { ...found, value: scaled(found.value, 1 / PROTEIN_PER_N) }, number, `${line} (protein ÷ ${PROTEIN_PER_N})`, context);
+      const figure = fromProtein(found, 'feed', number, line, context);
       if (figure) figures.push(figure);
     } else {
       const figure = figureFrom(named, found, number, line, context);
-      if (figure) figures.push(figure);
+      if (figure) figures.push(extract && elementOf(named.analyte) !== 'N' ? { ...figure, extract: 'available' } : figure);
       else return { kind: 'notUnderstood', says: `${analyteName(named.analyte)}, ${found.text}: no unit is given, expected %, g/kg or mg/kg` };
     }
   }
@@ -166,7 +118,8 @@ function readAnalysis(line: string, number: number, context: Context): Read | un
 }
 
 /** A formula alone on its line is an analysis of the pure salt, its hydrate water counted. */
-function readFormulaLine(line: string, number: number): Read | undefined {
+function readFormulaLine(typed: string, number: number): Read | undefined {
+  const line = typed.replace(/ (?=\d{0,2} ?H2O$)/i, '·');
   if (!looksLikeFormula(line)) return undefined;
   try {
     const { fractions, water } = readFormula(line);
@@ -185,18 +138,27 @@ function readHeading(line: string, context: Context): Read | undefined {
   const named = analyteNamed(line);
   const heading = HEADING.test(line) || /:$/.test(line) || (named !== undefined && findValues(line).length === 0);
   const unit = findValues(`1 ${/(%\s*\(?w\s*\/\s*v\)?|% ?m\/v|%|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l)/i.exec(line)?.[0] ?? ''}`)[0]?.unit;
+  const extract = context.provenance !== 'measured' || findValues(line).length > 0 ? undefined : EXTRACT.test(line) ? true : TOTAL.test(line) ? false : undefined;
   const dry = /\b(dry (matter|basis|weight|substance)|on dm|d\.m\.)\b/i.test(line);
-  if (!heading && !(unit && findValues(line).length === 0) && !dry) return undefined;
+  if (!heading && !(unit && findValues(line).length === 0) && !dry && extract === undefined) return undefined;
+  if (extract !== undefined) context.extract = extract;
   if (unit) context.unit = unit;
   if (dry) context.dry = true;
-  const told = [unit ? `figures below are in ${unit}` : '', dry ? 'on dry matter' : ''].filter(Boolean).join(', ');
+  const told = [unit ? `figures below are in ${unit}` : '', dry ? 'on dry matter' : '', extract === true ? 'of an extract' : extract === false ? 'totals' : ''].filter(Boolean).join(', ');
   return { kind: 'heading', says: told ? `a heading: ${told}` : 'a heading' };
+}
+
+/** Nitrogen from a crude protein figure. */
+function fromProtein(found: FoundValue, factor: ProteinFactor, number: number, line: string, context: Context): AnalysisFigure | undefined {
+  const { perNitrogen } = PROTEIN_FACTORS[factor];
+  return figureFrom({ kind: 'analyte', analyte: 'N', basis: 'element' }, { ...found, value: scaleDeclared(found.value, 1 / perNitrogen, 3) }, number, `${line} (protein ÷ ${perNitrogen})`, context);
 }
 
 function corrected(line: string, number: number, correction: Correction, context: Context): Read {
   if (correction.kind === 'ignore') return { kind: 'setAside', says: 'set aside by you' };
   const [found] = findValues(line);
-  const figure = found && figureFrom(correction, { ...found, unit: found.unit ?? context.unit ?? '%' }, number, line, context);
+  const withUnit = found && { ...found, unit: found.unit ?? context.unit ?? ('%' as const) };
+  const figure = withUnit && (correction.kind === 'protein' ? fromProtein(withUnit, correction.factor, number, line, context) : figureFrom(correction, withUnit, number, line, context));
   return figure ? { kind: 'analysis', says: `${figureWords(figure)}, as you said`, figures: [figure] } : { kind: 'notUnderstood', says: 'no number stands in this line' };
 }
 
@@ -229,12 +191,27 @@ function readLine(line: string, number: number, context: Context): Read {
     : { kind: 'setAside', says: 'words without figures' };
 }
 
-/** Figures on dry matter brought to what is in the bag: as-is = dry × (1 − moisture). */
-function asIs(analysis: readonly AnalysisFigure[], context: Context): readonly AnalysisFigure[] {
-  if (!context.dry || context.moisture === undefined) return analysis;
-  const wet = 1 - context.moisture;
-  return analysis.map((f) => ({ ...f, value: scaled(f.value, wet), source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300) }));
+/** A line whose numbers are clear, by a person's word or by its own. */
+function readSettled(line: string, number: number, correction: Correction | undefined, comma: CommaMark, context: Context): Read {
+  if (line === '') return { kind: 'blank', says: '' };
+  if (correction?.kind === 'ignore') return corrected(line, number, correction, context);
+  const settled = settleThousands(line, comma);
+  if ('unclear' in settled) return { kind: 'notUnderstood', says: unclearWords(settled.unclear) };
+  return correction ? corrected(settled.line, number, correction, context) : readLine(settled.line, number, context);
 }
+
+/** Figures on dry matter brought to what is in the bag: as-is = dry × (1 − moisture). Without the moisture none can be. */
+function asIs(analysis: readonly AnalysisFigure[], context: Context): readonly AnalysisFigure[] {
+  if (!context.dry) return analysis;
+  if (context.moisture === undefined) return [];
+  const wet = 1 - context.moisture;
+  return analysis.map((f) => ({ ...f, value: scaleDeclared(f.value, wet), source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300) }));
+}
+
+/** The line that was taken for what a later line gives again. */
+const analysisOf = (figures: readonly AnalysisFigure[], again: AnalysisFigure): AnalysisFigure | undefined => figures.find((g) => g.analyte === again.analyte && g.basis === again.basis && g.extract === again.extract);
+/** A footnote that only says the same once more. */
+const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boolean => first?.unit === again.unit && JSON.stringify(first.value) === JSON.stringify(again.value);
 
 /**
  * Reads the text of a label, a feed tag or a lab slip, line by line: what each line was taken to be, what was not
@@ -247,28 +224,29 @@ function asIs(analysis: readonly AnalysisFigure[], context: Context): readonly A
  */
 export function readLabel(text: string, provenance: Provenance = 'label', corrections: Readonly<Record<number, Correction>> = {}): LabelReading {
   const all = text.split(/\r\n|\r|\n|\u2028|\u2029/);
-  const context: Context = { provenance, unit: undefined, dry: false, moisture: undefined, inIngredients: false };
+  const comma = commaIn(text);
+  const context: Context = { provenance, unit: undefined, dry: false, moisture: undefined, inIngredients: false, extract: false };
   const reads: { readonly line: LabelLine; readonly read: Read }[] = all.slice(0, MOST_LINES).map((raw, i) => {
     const number = i + 1;
     const line = clean(raw.slice(0, MOST_PER_LINE));
-    const correction = corrections[number];
-    const read: Read = line === '' ? { kind: 'blank', says: '' } : correction ? corrected(line, number, correction, context) : readLine(line, number, context);
+    const read = readSettled(line, number, corrections[number], comma, context);
     return { read, line: { number, text: line, kind: read.kind, says: read.says, figures: read.figures ?? [] } };
   });
   const figures = reads.flatMap(({ read }) => read.figures ?? []);
-  const repeated = figures.filter((f, i) => figures.findIndex((g) => g.analyte === f.analyte && g.basis === f.basis) !== i);
+  const repeated = figures.filter((f) => analysisOf(figures, f) !== f);
   const analysis = asIs(figures.filter((f) => !repeated.includes(f)), context).filter((f) => basesOf(f.analyte).includes(f.basis));
   const grade = reads.find(({ read }) => read.grade !== undefined)?.read.grade;
   const densityKgPerL = reads.find(({ read }) => read.density !== undefined)?.read.density;
   const derivedFrom = [...new Set(reads.flatMap(({ read }) => read.ingredients ?? []))].slice(0, 40);
+  const waits = context.dry && context.moisture === undefined;
   const own: Finding[] = [
     ...reads.flatMap(({ read }) => (read.finding ? [{ ...read.finding, path: 'label' }] : [])),
-    ...repeated.map((f): Finding => ({ code: 'label.repeated', severity: 'warning', path: 'label', message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.` })),
-    ...(context.dry && context.moisture === undefined && analysis.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: 'The figures are on dry matter. Without the moisture they say nothing of what is in the bag.' } as const] : []),
+    ...repeated.filter((f) => !restates(f, analysisOf(figures, f))).map((f): Finding => ({ code: 'label.repeated', severity: 'warning', path: 'label', message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.` })),
+    ...(waits && figures.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: 'The figures are on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none is taken over.' } as const] : []),
     ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE) ? [{ code: 'label.long', severity: 'note', path: 'label', message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.` } as const] : []),
   ];
   return {
-    lines: reads.map(({ line }) => line),
+    lines: reads.map(({ line }) => (waits && line.figures.length > 0 ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
     grade, analysis, derivedFrom, densityKgPerL,
     packages: reads.flatMap(({ read }) => (read.package ? [read.package] : [])).slice(0, 5),
     labelRate: reads.find(({ read }) => read.rate !== undefined)?.read.rate,

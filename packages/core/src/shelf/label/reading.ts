@@ -1,5 +1,6 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
 import type { Finding } from '../labelChecks.js';
+import type { ProteinFactor } from '../protein.js';
 import type { AnalysisFigure, LabelRate } from '../product.js';
 
 /** What a line of a label was taken to be. */
@@ -16,7 +17,7 @@ export interface LabelLine {
 }
 
 /** A person's word on a line the program misread. */
-export type Correction = { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis } | { readonly kind: 'ignore' };
+export type Correction = { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis } | { readonly kind: 'protein'; readonly factor: ProteinFactor } | { readonly kind: 'ignore' };
 
 export interface LabelReading {
   readonly lines: readonly LabelLine[];
@@ -28,4 +29,17 @@ export interface LabelReading {
   readonly labelRate: LabelRate | undefined;
   /** What contradicts, or had to be supposed about the whole label. */
   readonly findings: readonly Finding[];
+}
+
+/** What one line was read as, before the whole label is put together. */
+export interface Read {
+  readonly kind: LineKind;
+  readonly says: string;
+  readonly figures?: readonly AnalysisFigure[];
+  readonly grade?: string;
+  readonly ingredients?: readonly string[];
+  readonly package?: { readonly size: number; readonly unit: string };
+  readonly density?: number;
+  readonly rate?: LabelRate;
+  readonly finding?: Omit<Finding, 'path'>;
 }

@@ -49,3 +49,43 @@ export function findValues(line: string): readonly FoundValue[] {
     return [{ value, unit: unit === undefined ? undefined : unitOf(unit), start, end: start + text.length, text: text.trim() }];
   });
 }
+
+/** What a comma before three digits means in a text. */
+export type CommaMark = 'decimal' | 'thousands' | 'unknown';
+
+/** Tells it from the other numbers of the text: 6,5 makes the comma a decimal mark, 62.4 or 1,250,000 a thousands mark. @example commaIn('K 12,500 mg/kg, moisture 62.4 %') // 'thousands' */
+export function commaIn(text: string): CommaMark {
+  if (/\d,\d{3},\d{3}|\d,\d{3}\.\d/.test(text)) return 'thousands';
+  const comma = /\d,(?:\d{1,2}|\d{4,})(?!\d)|(?<!\d)0,\d/.test(text);
+  const point = /(?<![\d.])\d+\.(?:\d{1,2}|\d{4,})(?![\d.])|(?<!\d)0\.\d/.test(text);
+  return comma === point ? 'unknown' : comma ? 'decimal' : 'thousands';
+}
+
+/** A share of the whole cannot run into thousands, so its comma is a decimal mark. */
+const SHARE = /^\s*(?:%|per\s?cent|g\s*\/\s*kg)/i;
+/** Where a figure may be small or large: 12,500 mg/kg, or no unit at all. */
+const EITHER = /^\s*(?:mg|ppm|g\s*\/\s*l|$)/i;
+
+/**
+ * A line whose thousands are written plainly; or the number that could be two, which is asked about and never guessed.
+ * @example settleThousands('K 12,500 mg/kg', 'unknown') // { unclear: '12,500' }
+ */
+export function settleThousands(line: string, comma: CommaMark): { readonly line: string } | { readonly unclear: string } {
+  const spaced = /(?<![\d.,-])[1-9]\d{0,2} \d{3}(?=\s*(?:mg\b|ppm))/i.exec(line);
+  if (spaced) return { unclear: spaced[0] };
+  let unclear: string | undefined;
+  const settled = line.replace(/(?<![\d.,-])[1-9]\d{0,2}(?:,\d{3})+(?![\d,])/g, (number, at: number) => {
+    const rest = line.slice(at + number.length);
+    const groups = number.split(',').length - 1;
+    if (groups === 1 && (SHARE.test(rest) || comma === 'decimal')) return number;
+    if (groups === 1 && comma === 'unknown') {
+      if (EITHER.test(rest)) unclear ??= number;
+      return number;
+    }
+    return number.replaceAll(',', '');
+  });
+  return unclear === undefined ? { line: settled } : { unclear };
+}
+
+/** What is said of such a number. */
+export const unclearWords = (number: string): string => `“${number}” could be ${number.replace(/[, ]/g, '')} or ${number.includes(',') ? number.replace(',', '.') : 'two numbers'}: write it plainly`;

@@ -1,13 +1,6 @@
 import { Migration } from '@mikro-orm/migrations';
+import { KEPT } from './kept.js';
 import { HOME_WORKSPACE } from '../../common/workspace.entity.js';
-
-const KEPT = `
-  id uuid primary key,
-  workspace_id uuid not null references workspace (id),
-  name text not null check (length(name) between 1 and 500),
-  version integer not null default 1,
-  updated_at timestamptz not null default now(),
-  deleted_at timestamptz`;
 
 /** Workspace, plots, products with their analysis figures and offers, recipes, claims and the journal. */
 export class Migration0001First extends Migration {

@@ -1,12 +1,12 @@
-import type { AnalysisFigureInput, OfferInput, ProductInput } from '@wheat-ledger/contract';
-import { printDeclared, type AnalysisUnit, type Analyte, type Basis, type DeclaredValue, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
-import { given, Reader, rowsWith, whenTyped } from '../ui/reader';
-import type { ReadText } from '../ui/textForm';
+import type { AnalysisFigureInput, DilutionInput, OfferInput, OrganicStatus, ProductInput } from '../product.js';
+import { basisWord, printDeclared, readBasisWord, type AnalysisFigure, type AnalysisUnit, type Analyte, type DeclaredValue, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { given, Reader, rowsWith, whenTyped, type ReadText } from './reader.js';
 
 export interface LineText {
   analyte: string;
   value: string;
   unit: string;
+  /** `element`, a compound, or either followed by `available` for what only an extract holds. */
   basis: string;
   provenance: string;
   source: string;
@@ -30,6 +30,7 @@ export interface ProductText {
   offers: OfferText[];
   labelRate: { amount: string; perYear: string };
   longevity: { days: string; referenceC: string };
+  dilution: string;
   note: string;
   labelText: string;
   organic: { status: string; body: string };
@@ -47,11 +48,12 @@ export const blankProduct = (): ProductText => ({
   name: '', seller: '', form: 'granule', densityKgPerL: '', grade: '',
   analysis: [blankLine('N'), blankLine('P', 'P2O5'), blankLine('K', 'K2O')],
   derivedFrom: '', offers: [blankOffer()],
-  labelRate: { amount: '', perYear: '1' }, longevity: { days: '', referenceC: '21' }, note: '',
+  labelRate: { amount: '', perYear: '1' }, longevity: { days: '', referenceC: '21' }, dilution: '', note: '',
   labelText: '', organic: { status: 'unknown', body: '' }, origins: [], carbonToNitrogen: '', saltIndex: '', limingPer100Kg: '', stock: '', storage: '',
 });
 
-const lineText = ({ value, ...line }: AnalysisFigureInput): LineText => ({ ...line, value: printDeclared(value as DeclaredValue) });
+/** A figure as a person types it. */
+export const lineText = ({ value, basis, extract, ...line }: AnalysisFigureInput | AnalysisFigure): LineText => ({ ...line, basis: basisWord(basis, extract), value: printDeclared(value as DeclaredValue) });
 const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({ size: `${size} ${unit}`, price: price?.amount ?? '', currency: price?.currency ?? 'EUR', seenOn: seenOn ?? '', seller: seller ?? '' });
 
 const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
@@ -66,6 +68,7 @@ export const productText = (p: ProductInput): ProductText => ({
   offers: p.offers.map(offerText),
   labelRate: p.labelRate ? { amount: `${p.labelRate.amount} ${p.labelRate.unit}`, perYear: String(p.labelRate.perYear) } : { amount: '', perYear: '1' },
   longevity: p.longevity ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) } : { days: '', referenceC: '21' },
+  dilution: p.dilution ? `${p.dilution.amount} ${p.dilution.unit}` : '',
   note: p.note,
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
@@ -96,6 +99,20 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
 const decimalText = (price: number): string => price.toFixed(4).replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
 
 
+/** mL or g in each litre of water, or of a gallon of one country. "1:200" could be one part in or to 200 and is asked about. */
+function readDilution(read: Reader, typed: string): DilutionInput | undefined {
+  const [, amountText = '', unit = '', per = ''] = /^(.*?)\s*(ml|g|tsp|tbsp|[a-z]+ tsp|[a-z]+ tbsp|[a-z]+ fl oz|oz)\s*(?:\/|per|in each|in a)\s*(l|litre|liter|us gal|imp gal|gal|us gallon|imp gallon)$/i.exec(typed.trim()) ?? [];
+  const litres = unit === '' ? undefined : read.quantity('dilution', `1 ${/^l/i.test(per) ? 'L' : per}`, ['volume']);
+  const amount = unit === '' ? undefined : read.quantity('dilution', `${amountText} ${unit}`, ['volume', 'mass']);
+  if (unit === '') {
+    read.refuse('dilution', /^\s*1\s*:\s*\d+\s*$/.test(typed) ? `“${typed.trim()}” is one part in, or one part to, so many of water: say it as mL in each litre, such as 5 mL/L.` : `Read “${typed.trim().slice(0, 40)}”, expected how much in how much water, such as 5 mL/L or 2 metric tsp/US gal.`);
+    return undefined;
+  }
+  if (!amount || !litres) return undefined;
+  const perLitre = (1000 * amount.value * amount.unit.factor) / (litres.value * litres.unit.factor);
+  return { amount: Number(perLitre.toPrecision(6)), unit: amount.unit.dimension === 'volume' ? 'mL/L' : 'g/L' };
+}
+
 /** Reads typed text into a product; lines left blank are left out, everything else must read. */
 export function readProduct(text: ProductText): ReadText & { readonly plain: ProductInput } {
   const read = new Reader();
@@ -104,13 +121,14 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
   const offerRows = rowsWith(text.offers, (offer) => offer.size.trim() !== '' || offer.price.trim() !== '');
   const analysis = analysisRows.flatMap(([line, i]): AnalysisFigureInput[] => {
     const value = read.declared(`analysis.${i}.value`, line.value);
-    return value ? [{ analyte: line.analyte as Analyte, basis: line.basis as Basis, unit: line.unit as AnalysisUnit, provenance: line.provenance as Provenance, source: line.source, value }] : [];
+    return value ? [{ analyte: line.analyte as Analyte, unit: line.unit as AnalysisUnit, provenance: line.provenance as Provenance, source: line.source, value, ...readBasisWord(line.basis) }] : [];
   });
   const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i) ?? []);
   const rate = whenTyped(text.labelRate.amount, () => read.quantity('labelRate.amount', text.labelRate.amount, ['arealRate', 'arealVolume'], 'g/m²'));
   const perYear = rate && read.number('labelRate.perYear', text.labelRate.perYear);
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
+  const dilution = whenTyped(text.dilution, () => readDilution(read, text.dilution));
   const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined => whenTyped(text[path], () => read.number(path, text[path]));
   const stock = whenTyped(text.stock, () => read.quantity('stock', text.stock, ['mass', 'volume'], 'kg'));
   const plain: ProductInput = {
@@ -122,9 +140,10 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     offers,
     ...given('labelRate', rate && perYear !== undefined ? { amount: rate.value, unit: rate.unit.symbol, perYear } : undefined),
     ...given('longevity', days !== undefined && referenceC !== undefined ? { days, referenceC } : undefined),
+    ...given('dilution', dilution),
     note: text.note.trim(),
     ...given('labelText', text.labelText.trim() === '' ? undefined : text.labelText),
-    ...given('organic', text.organic.status === 'unknown' && text.organic.body.trim() === '' ? undefined : { status: text.organic.status as 'yes' | 'no' | 'unknown', body: text.organic.body.trim() }),
+    ...given('organic', text.organic.status === 'unknown' && text.organic.body.trim() === '' ? undefined : { status: text.organic.status as OrganicStatus, body: text.organic.body.trim() }),
     ...given('origins', text.origins.length > 0 ? (text.origins as Origin[]) : undefined),
     ...given('carbonToNitrogen', optional('carbonToNitrogen')),
     ...given('saltIndex', optional('saltIndex')),

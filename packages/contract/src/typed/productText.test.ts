@@ -1,14 +1,16 @@
-import { ProductInput, validateInput } from '@wheat-ledger/contract';
-import { blankProduct, productText, readProduct } from './productText';
+import { ProductInput } from '../product.js';
+import { validateInput } from '../validate.js';
+import { blankProduct, productText, readProduct } from './productText.js';
 
 const kept: ProductInput = {
   name: 'Everything', seller: 'Ossel & Wick', form: 'liquid', note: 'note', densityKgPerL: 1.18, grade: '4-2-8', derivedFrom: ['urea', 'potassium nitrate'],
   analysis: [
     { analyte: 'N', basis: 'element', value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 }, unit: '%', provenance: 'typical', source: 'textbook' },
     { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'slip' },
+    { analyte: 'P', basis: 'P2O5', value: { kind: 'number', value: 12 }, unit: 'mg/kg', provenance: 'measured', source: 'slip', extract: 'available' },
   ],
   offers: [{ size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20', seller: 'The other shop' }, { size: 5, unit: 'US gal' }],
-  labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 },
+  labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 }, dilution: { amount: 5, unit: 'mL/L' },
   labelText: 'Nitrogen 0.5 %', organic: { status: 'yes', body: 'the county list' }, origins: ['synthetic'], carbonToNitrogen: 12.5, saltIndex: 46.1, limingPer100Kg: -5.5, stock: { amount: 3.5, unit: 'L' }, storage: 'frost free',
 };
 
@@ -40,4 +42,13 @@ test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its v
   const { plain } = typed({ offers: [{ size: '1 kg', price, currency: 'EUR', seenOn: '', seller: '' }] });
   expect(Number(plain.offers[0]?.price?.amount)).toBe(Number(price));
   expect(plain.offers[0]?.price?.amount).toMatch(/^\d+\.\d{2,4}$/);
+});
+
+test.each([
+  ['5 mL/L', { amount: 5, unit: 'mL/L' }], ['2,5 g per litre', { amount: 2.5, unit: 'g/L' }], ['2 metric tsp/US gal', { amount: 2.64172, unit: 'mL/L' }], ['1/2 oz per imp gal', { amount: 3.11801, unit: 'g/L' }],
+])('the dilution %j is read', (dilution, read) => expect(readProduct({ ...blankProduct(), name: 'x', dilution }).plain.dilution).toEqual(read));
+test.each([['1:200', /one part in, or one part to/], ['a capful', /expected how much in how much water/], ['1 tsp/US gal', /differs by country/], ['5 mL/gal', /differs by country/]])('the dilution %j is asked about', (dilution, words) => {
+  const { problems, plain } = readProduct({ ...blankProduct(), name: 'x', dilution });
+  expect(problems).toEqual([{ path: 'dilution', message: expect.stringMatching(words) }]);
+  expect(plain.dilution).toBeUndefined();
 });

@@ -1,16 +1,19 @@
 import fc from 'fast-check';
+import { instanceToPlain } from 'class-transformer';
 import Papa from 'papaparse';
-import { ProductInput, validateInput } from '@wheat-ledger/contract';
-import { cellOf, columnFor, columnsOf, guarded, headingOf, productFromRow, unguarded } from './csvColumns';
-import { productText, readProduct } from './productText';
+import { ProductInput } from '../product.js';
+import { validateInput } from '../validate.js';
+import { columnFor, CsvColumns, headingOf } from './csvColumns.js';
+import { csvRow, guarded, readCsvRow, unguarded } from './csvRow.js';
+import { productText } from './productText.js';
 
 const line = (analyte: string, value: object, given: object = {}): object => ({ analyte, basis: 'element', value, unit: '%', provenance: 'label', source: 'bag label', ...given });
 const PRODUCTS = [
   {
     name: '=HYPERLINK("x")', seller: '-Larkmere', form: 'meal', note: 'two\nlines, "quoted"; and more', derivedFrom: ['feather meal', 'bone meal'],
-    analysis: [line('N', { kind: 'number', value: 13 }), line('N', { kind: 'range', low: 12, mid: 12.5, high: 13 }, { provenance: 'measured', source: 'slip: two' }), line('P', { kind: 'below', limit: 20 }, { basis: 'P2O5', unit: 'mg/kg' }), line('N.nitrate', { kind: 'number', value: 1 }, { basis: 'NO3' })],
+    analysis: [line('N', { kind: 'number', value: 13 }), line('N', { kind: 'range', low: 12, mid: 12.5, high: 13 }, { provenance: 'measured', source: 'slip: two' }), line('P', { kind: 'below', limit: 20 }, { basis: 'P2O5', unit: 'mg/kg' }), line('N.nitrate', { kind: 'number', value: 1 }, { basis: 'NO3' }), line('K', { kind: 'number', value: 900 }, { unit: 'mg/kg', provenance: 'measured', extract: 'available' })],
     offers: [{ size: 20, unit: 'kg', price: { amount: '34.50', currency: 'EUR' }, seenOn: '2026-02-20' }, { size: 5, unit: 'US gal', seller: '@other' }],
-    densityKgPerL: 0.48, grade: '13-0-0', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 25 },
+    densityKgPerL: 0.48, grade: '13-0-0', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 25 }, dilution: { amount: 4, unit: 'g/L' },
     labelText: 'Nitrogen 13 %\nP < 20', organic: { status: 'yes', body: 'the list' }, origins: ['animal', 'waste'], carbonToNitrogen: 4, saltIndex: 3, limingPer100Kg: -5.5, stock: { amount: 3, unit: 'kg' }, storage: 'dry',
   },
   { name: 'Plain', seller: '', form: 'granule', note: '', derivedFrom: [], analysis: [], offers: [] },
@@ -18,18 +21,28 @@ const PRODUCTS = [
 
 const roundTrip = (products: readonly ProductInput[]): readonly object[] => {
   const texts = products.map(productText);
-  const columns = columnsOf(texts);
-  const csv = Papa.unparse({ fields: columns.map(headingOf), data: texts.map((t) => columns.map((c) => guarded(cellOf(t, c)))) });
+  const gathered = new CsvColumns();
+  for (const text of texts) gathered.add(text);
+  const columns = gathered.list();
+  const csv = Papa.unparse({ fields: columns.map(headingOf), data: texts.map((t) => csvRow(t, columns)) });
   const { data } = Papa.parse<string[]>(csv);
   const [heading = [], ...rows] = data;
   const meant = heading.map(columnFor);
   expect(meant).toEqual(columns);
-  return rows.map((cells) => readProduct(productFromRow(meant, cells.map(unguarded))).plain);
+  return rows.map((cells) => {
+    const read = readCsvRow(meant, cells);
+    return read.ok ? instanceToPlain(read.value) : read.problems;
+  });
 };
 
 test('out to CSV and back is exact, for a bag with everything and for one with next to nothing', () => {
   expect(roundTrip(PRODUCTS)).toEqual(PRODUCTS);
   expect(PRODUCTS.every((p) => validateInput(ProductInput, p).ok)).toBe(true);
+});
+
+test('figures keep the order of their own label when another label names them otherwise', () => {
+  const turned = [PRODUCTS[0]!, { ...PRODUCTS[0]!, analysis: [...PRODUCTS[0]!.analysis].reverse().filter((l) => l.analyte !== 'N') }];
+  expect(roundTrip(turned)).toEqual(turned);
 });
 
 test('what a spreadsheet would run is neutralised, numbers are left alone, and it comes back whole', () => {
@@ -42,3 +55,11 @@ test.each([
   ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Potash', 'K2O %'],
 ])('the heading %j is taken as %j', (typed, meant) => expect(headingOf(columnFor(typed)!)).toBe(meant));
 test.each(['', 'colour', 'N furlongs', 'from'])('the heading %j means nothing here', (typed) => expect(columnFor(typed)).toBeUndefined());
+
+test('a row that does not fit says under which heading, and an impossible value is refused like an unreadable one', () => {
+  const columns = ['name', 'N %', 'package', 'package (2)', 'price (2)'].map(columnFor);
+  expect(readCsvRow(columns, ['Bag', 'lots', '20 kg'])).toMatchObject({ ok: false, problems: [{ path: 'N %' }] });
+  expect(readCsvRow(columns, ['Bag', '140', '20 kg'])).toMatchObject({ ok: false, problems: [{ path: 'N %', message: expect.stringMatching(/more than the whole/) }] });
+  expect(readCsvRow(columns, ['Bag', '5', '', '3 furlongs', '9.90'])).toMatchObject({ ok: false, problems: [{ path: 'package (2)' }] });
+  expect(readCsvRow(columns, ['Bag', '5', '20 kg'])).toMatchObject({ ok: true, value: { name: 'Bag', offers: [{ size: 20, unit: 'kg' }] } });
+});

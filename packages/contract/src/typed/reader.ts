@@ -1,11 +1,27 @@
-import type { DeclaredValueInput, FieldProblem } from '@wheat-ledger/contract';
+import type { DeclaredValueInput } from '../product.js';
+import type { FieldProblem } from '../validate.js';
 import { parseDeclared, parseNumber, parseQuantity, type Dimension, type ParsedQuantity } from '@wheat-ledger/core';
+
+/** What the typed text was read as: a plain input for the contract class, and what could not be read. */
+export interface ReadText {
+  readonly plain: object;
+  readonly problems: readonly FieldProblem[];
+  /** For lists whose blank rows are left out: which typed row each entry came from. */
+  readonly rows?: Readonly<Record<string, readonly number[]>>;
+}
+
+/** A path into the plain input as the path of the row that was typed: with row 1 blank, `offers.1.size` was typed in row 2. */
+export function typedPath(path: string, rows: ReadText['rows']): string {
+  const [list = '', index = '', ...rest] = path.split('.');
+  const row = rows?.[list]?.[Number(index)];
+  return row === undefined ? path : [list, row, ...rest].join('.');
+}
 
 /** Reads typed text field by field and collects, with its path, what could not be read. */
 export class Reader {
   readonly problems: FieldProblem[] = [];
 
-  private refuse(path: string, message: string): undefined {
+  refuse(path: string, message: string): undefined {
     this.problems.push({ path, message });
     return undefined;
   }

@@ -1,0 +1,13 @@
+import { basesOf, labelChecks } from '@wheat-ledger/core';
+import type { ProductInput } from './product.js';
+import { toProduct } from './toCore.js';
+import type { FieldProblem } from './validate.js';
+
+/** What no field's own rule can see: bases that are not the element's own, and impossible values. Contradictions only warn and are not here. */
+export function productProblems(input: ProductInput): readonly FieldProblem[] {
+  const bases = input.analysis.flatMap((line, i): FieldProblem[] =>
+    basesOf(line.analyte).includes(line.basis) ? [] : [{ path: `analysis.${i}.basis`, message: `Read ${line.basis} for ${line.analyte}, expected ${basesOf(line.analyte).join(' or ')}.` }],
+  );
+  const impossible = labelChecks(toProduct(input)).filter((f) => f.severity === 'impossible');
+  return [...bases, ...impossible.map(({ path, message }) => ({ path, message }))];
+}

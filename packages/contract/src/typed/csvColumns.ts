@@ -1,0 +1,130 @@
+import { ANALYSIS_UNITS, ANALYTES, analyteNamed, basesOf, basisWord, readBasisWord, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
+import type { LineText, OfferText, ProductText } from './productText.js';
+
+/** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package, or the order of the figures where it is not that of the columns. */
+export type CsvColumn =
+  | { readonly kind: 'field'; readonly field: CsvField }
+  | { readonly kind: 'figure' | 'from'; readonly analyte: Analyte; readonly basis: string; readonly unit: AnalysisUnit; readonly nth: number }
+  | { readonly kind: 'offer'; readonly part: keyof OfferText; readonly nth: number }
+  | { readonly kind: 'order' };
+
+/** Plain fields by their heading, and how each is read from and written to the text of a product. */
+export const FIELDS = {
+  name: { get: (p: ProductText) => p.name, set: (p: ProductText, v: string) => ({ ...p, name: v }) },
+  seller: { get: (p: ProductText) => p.seller, set: (p: ProductText, v: string) => ({ ...p, seller: v }) },
+  form: { get: (p: ProductText) => p.form, set: (p: ProductText, v: string) => ({ ...p, form: v.trim().toLowerCase() || 'granule' }) },
+  grade: { get: (p: ProductText) => p.grade, set: (p: ProductText, v: string) => ({ ...p, grade: v }) },
+  'density kg/L': { get: (p: ProductText) => p.densityKgPerL, set: (p: ProductText, v: string) => ({ ...p, densityKgPerL: v }) },
+  'derived from': { get: (p: ProductText) => p.derivedFrom, set: (p: ProductText, v: string) => ({ ...p, derivedFrom: v }) },
+  'label rate': { get: (p: ProductText) => p.labelRate.amount, set: (p: ProductText, v: string) => ({ ...p, labelRate: { ...p.labelRate, amount: v } }) },
+  'applications a year': { get: (p: ProductText) => (p.labelRate.amount ? p.labelRate.perYear : ''), set: (p: ProductText, v: string) => ({ ...p, labelRate: { ...p.labelRate, perYear: v || '1' } }) },
+  'lasts days': { get: (p: ProductText) => p.longevity.days, set: (p: ProductText, v: string) => ({ ...p, longevity: { ...p.longevity, days: v } }) },
+  'rated at °C': { get: (p: ProductText) => (p.longevity.days ? p.longevity.referenceC : ''), set: (p: ProductText, v: string) => ({ ...p, longevity: { ...p.longevity, referenceC: v || '21' } }) },
+  dilution: { get: (p: ProductText) => p.dilution, set: (p: ProductText, v: string) => ({ ...p, dilution: v }) },
+  'C:N': { get: (p: ProductText) => p.carbonToNitrogen, set: (p: ProductText, v: string) => ({ ...p, carbonToNitrogen: v }) },
+  'salt index': { get: (p: ProductText) => p.saltIndex, set: (p: ProductText, v: string) => ({ ...p, saltIndex: v }) },
+  'liming kg CaCO3/100 kg': { get: (p: ProductText) => p.limingPer100Kg, set: (p: ProductText, v: string) => ({ ...p, limingPer100Kg: v }) },
+  organic: { get: (p: ProductText) => (p.organic.status === 'unknown' ? '' : p.organic.status), set: (p: ProductText, v: string) => ({ ...p, organic: { ...p.organic, status: v.trim().toLowerCase() || 'unknown' } }) },
+  'organic body': { get: (p: ProductText) => p.organic.body, set: (p: ProductText, v: string) => ({ ...p, organic: { ...p.organic, body: v } }) },
+  origins: { get: (p: ProductText) => p.origins.join(', '), set: (p: ProductText, v: string) => ({ ...p, origins: v.split(/[,;]/).map((o) => o.trim().toLowerCase()).filter(Boolean) }) },
+  stock: { get: (p: ProductText) => p.stock, set: (p: ProductText, v: string) => ({ ...p, stock: v }) },
+  storage: { get: (p: ProductText) => p.storage, set: (p: ProductText, v: string) => ({ ...p, storage: v }) },
+  note: { get: (p: ProductText) => p.note, set: (p: ProductText, v: string) => ({ ...p, note: v }) },
+  'label text': { get: (p: ProductText) => p.labelText, set: (p: ProductText, v: string) => ({ ...p, labelText: v }) },
+} as const;
+export type CsvField = keyof typeof FIELDS;
+export const CSV_FIELDS = Object.keys(FIELDS) as readonly CsvField[];
+
+export const OFFER_HEADINGS: Readonly<Record<keyof OfferText, string>> = { size: 'package', price: 'price', currency: 'currency', seenOn: 'seen on', seller: 'asked by' };
+export const CSV_OFFER_PARTS = Object.keys(OFFER_HEADINGS) as readonly (keyof OfferText)[];
+
+export const numbered = (words: string, nth: number): string => (nth === 1 ? words : `${words} (${nth})`);
+/** What stands in a heading for a nutrient: its symbol or its compound, and "available" for what only an extract holds. */
+function symbolOf(analyte: string, word: string): string {
+  const { basis, extract } = readBasisWord(word);
+  const symbol = basis === 'element' ? analyte : analyte.startsWith('N.') ? `${analyte} as ${basis}` : basis;
+  return extract ? `${symbol} available` : symbol;
+}
+
+const ORDER_HEADING = 'order of figures';
+
+/** A column's heading. @example headingOf({ kind: 'figure', analyte: 'P', basis: 'P2O5', unit: '%', nth: 1 }) // 'P2O5 %' */
+export function headingOf(column: CsvColumn): string {
+  switch (column.kind) {
+    case 'field': return column.field;
+    case 'order': return ORDER_HEADING;
+    case 'offer': return numbered(OFFER_HEADINGS[column.part], column.nth);
+    case 'figure': return numbered(`${symbolOf(column.analyte, column.basis)} ${column.unit}`, column.nth);
+    case 'from': return numbered(`${symbolOf(column.analyte, column.basis)} ${column.unit} from`, column.nth);
+  }
+}
+
+const SYMBOLS = new Map(ANALYTES.flatMap((analyte) => basesOf(analyte).flatMap((b) => [b, basisWord(b, 'available')]).map((basis) => [symbolOf(analyte, basis).toLowerCase(), { analyte, basis }] as const)));
+
+/** What a heading means, for our own headings and near spellings of them; undefined when it says nothing that is known. */
+export function columnFor(heading: string): CsvColumn | undefined {
+  const [, words = '', number] = /^(.*?)(?:\s*\((\d{1,2})\))?$/.exec(heading.trim()) ?? [];
+  const plain = words.trim().toLowerCase();
+  const nth = number === undefined ? 1 : Number(number);
+  if (plain === ORDER_HEADING) return { kind: 'order' };
+  const field = CSV_FIELDS.find((f) => f.toLowerCase() === plain || f.toLowerCase().replace(/ kg\/l$/, '') === plain);
+  if (field && nth === 1) return { kind: 'field', field };
+  const part = CSV_OFFER_PARTS.find((p) => OFFER_HEADINGS[p] === plain);
+  if (part) return { kind: 'offer', part, nth };
+  const from = / from$/.test(plain);
+  const figure = from ? plain.slice(0, -5) : plain;
+  const unit = [...ANALYSIS_UNITS].sort((a, b) => b.length - a.length).find((u) => figure.endsWith(` ${u.toLowerCase()}`));
+  const symbol = SYMBOLS.get(unit ? figure.slice(0, -unit.length - 1) : figure);
+  const named = symbol || from ? undefined : analyteNamed(figure);
+  if (named?.kind === 'analyte') return { kind: 'figure', analyte: named.analyte, basis: named.basis, unit: '%', nth };
+  return symbol && (unit || !from) ? { kind: from ? 'from' : 'figure', ...symbol, unit: unit ?? '%', nth } : undefined;
+}
+
+export const figureKey = (l: { readonly analyte: string; readonly basis: string; readonly unit: string }): string => `${l.analyte}|${l.basis}|${l.unit}`;
+
+export const keyOf = (column: CsvColumn | undefined): string => (column?.kind === 'figure' || column?.kind === 'from' ? `${figureKey(column)}|${column.nth}` : '');
+
+/** Each line of an analysis with how many of its own kind stand before it, from 1. */
+export function counted(lines: readonly LineText[]): readonly { readonly line: LineText; readonly nth: number }[] {
+  const seen = new Map<string, number>();
+  return lines.map((line) => {
+    const nth = (seen.get(figureKey(line)) ?? 0) + 1;
+    seen.set(figureKey(line), nth);
+    return { line, nth };
+  });
+}
+
+const orderOf = (product: ProductText): readonly string[] => counted(product.analysis).map(({ line, nth }) => `${figureKey(line)}|${nth}`);
+/** Whether some keys stand in the order of all. */
+export const isOrdered = (some: readonly string[], all: readonly string[]): boolean => {
+  const places = some.map((key) => all.indexOf(key));
+  return places.every((place, i) => i === 0 || place > (places[i - 1] ?? 0));
+};
+
+/** Gathers the columns that products need together, one product after another: plain fields, then every figure that any declares, then packages. */
+export class CsvColumns {
+  private readonly figures = new Map<string, CsvColumn[]>();
+  private readonly fields = new Set<CsvField>(['name']);
+  private readonly orders = new Set<string>();
+  private packages = 1;
+
+  add(product: ProductText): this {
+    for (const field of CSV_FIELDS) if (FIELDS[field].get(product) !== '') this.fields.add(field);
+    for (const { line, nth } of counted(product.analysis)) {
+      const shared = { analyte: line.analyte as Analyte, basis: line.basis, unit: line.unit as AnalysisUnit, nth };
+      this.figures.set(`${figureKey(line)}|${nth}`, [{ kind: 'figure', ...shared }, { kind: 'from', ...shared }]);
+    }
+    this.orders.add(orderOf(product).join(';'));
+    this.packages = Math.max(this.packages, product.offers.length);
+    return this;
+  }
+
+  list(): readonly CsvColumn[] {
+    return [
+      ...CSV_FIELDS.filter((f) => this.fields.has(f)).map((field): CsvColumn => ({ kind: 'field', field })),
+      ...[...this.figures.values()].flat(),
+      ...([...this.orders].every((order) => isOrdered(order.split(';'), [...this.figures.keys()])) ? [] : [{ kind: 'order' } as const]),
+      ...Array.from({ length: this.packages }, (_, i) => CSV_OFFER_PARTS.map((part): CsvColumn => ({ kind: 'offer', part, nth: i + 1 }))).flat(),
+    ];
+  }
+}

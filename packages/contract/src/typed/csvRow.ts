@@ -1,0 +1,83 @@
+import { PROVENANCES, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
+import { ProductInput } from '../product.js';
+import { productProblems } from '../productProblems.js';
+import { validateInput, type FieldProblem, type Validated } from '../validate.js';
+import { columnFor, counted, FIELDS, figureKey, headingOf, isOrdered, keyOf, numbered, OFFER_HEADINGS, type CsvColumn, type CsvField } from './csvColumns.js';
+import { blankLine, blankOffer, blankProduct, readProduct, type LineText, type OfferText, type ProductText } from './productText.js';
+import { typedPath } from './reader.js';
+
+const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
+function readFrom(text: string): Pick<LineText, 'provenance' | 'source'> {
+  const [, word = '', source = ''] = /^\s*(\w+)\s*:?\s*([^]*)$/.exec(text) ?? [];
+  return (PROVENANCES as readonly string[]).includes(word) ? { provenance: word, source } : { provenance: 'label', source: text.trim() };
+}
+
+/** A product as its row: a cell for each column, safe to open in a spreadsheet. */
+export function csvRow(product: ProductText, columns: readonly CsvColumn[]): readonly string[] {
+  const lines = new Map(counted(product.analysis).map(({ line, nth }) => [`${figureKey(line)}|${nth}`, line] as const));
+  const order = [...lines.keys()];
+  const figureHeadings = new Map(columns.flatMap((c) => (c.kind === 'figure' ? [[`${figureKey(c)}|${c.nth}`, headingOf(c)] as const] : [])));
+  const inOrder = isOrdered(order, [...figureHeadings.keys()]);
+  return columns.map((column) => {
+    if (column.kind === 'field') return guarded(FIELDS[column.field].get(product));
+    if (column.kind === 'order') return inOrder ? '' : order.map((key) => figureHeadings.get(key) ?? '').join('; ');
+    if (column.kind === 'offer') return guarded(product.offers[column.nth - 1]?.[column.part] ?? '');
+    const line = lines.get(`${figureKey(column)}|${column.nth}`);
+    return line ? guarded(column.kind === 'figure' ? line.value : fromText(line)) : '';
+  });
+}
+
+/** Where a problem's path stands in the file: its column's heading, or the path itself where no column is meant. */
+function headingAt(path: string, text: ProductText): string {
+  const [list = '', index = '', part = ''] = path.split('.');
+  const line = list === 'analysis' ? counted(text.analysis)[Number(index)] : undefined;
+  if (line) return headingOf({ kind: 'figure', analyte: line.line.analyte as Analyte, basis: line.line.basis, unit: line.line.unit as AnalysisUnit, nth: line.nth });
+  if (list === 'offers') return numbered(OFFER_HEADINGS[part as keyof OfferText] ?? 'price', Number(index) + 1);
+  return PATH_HEADINGS[list] ?? list;
+}
+const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
+  densityKgPerL: 'density kg/L', derivedFrom: 'derived from', labelRate: 'label rate', longevity: 'lasts days', carbonToNitrogen: 'C:N', saltIndex: 'salt index', limingPer100Kg: 'liming kg CaCO3/100 kg', labelText: 'label text',
+};
+
+/** A row as the product it makes, or everything about it that does not fit, each under its column's heading. @param columns what each cell means; undefined is left out */
+export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[]): Validated<ProductInput> {
+  const text = productFromRow(columns, cells.map(unguarded));
+  const read = readProduct(text);
+  const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({ ok: false, problems: problems.map((p) => ({ ...p, path: headingAt(p.path, text) })) });
+  if (read.problems.length > 0) return refused(read.problems);
+  const asTyped = (problems: readonly FieldProblem[]): readonly FieldProblem[] => problems.map((p) => ({ ...p, path: typedPath(p.path, read.rows) }));
+  const checked = validateInput(ProductInput, read.plain);
+  if (!checked.ok) return refused(asTyped(checked.problems));
+  const problems = productProblems(checked.value);
+  return problems.length > 0 ? refused(asTyped(problems)) : checked;
+}
+
+/** A row's cells as the text of a product; columns without a meaning are left out. */
+function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[]): ProductText {
+  let product: ProductText = { ...blankProduct(), analysis: [], offers: [] };
+  const offers = new Map<number, OfferText>();
+  const lines: { key: string; line: LineText }[] = [];
+  let order: readonly string[] = [];
+  columns.forEach((column, i) => {
+    const cell = cells[i] ?? '';
+    if (!column || cell.trim() === '') return;
+    if (column.kind === 'field') product = FIELDS[column.field].set(product, cell);
+    else if (column.kind === 'order') order = cell.split(';').map((heading) => keyOf(columnFor(heading)));
+    else if (column.kind === 'offer') offers.set(column.nth, { ...(offers.get(column.nth) ?? blankOffer()), [column.part]: cell.trim() });
+    else {
+      const key = keyOf(column);
+      const found = lines.find((l) => l.key === key) ?? { key, line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' } };
+      if (!lines.includes(found)) lines.push(found);
+      found.line = column.kind === 'figure' ? { ...found.line, value: cell.trim() } : { ...found.line, ...readFrom(cell) };
+    }
+  });
+  const placeOf = (key: string): number => (order.includes(key) ? order.indexOf(key) : order.length);
+  return { ...product, analysis: [...lines].sort((a, b) => placeOf(a.key) - placeOf(b.key)).map((l) => l.line), offers: Array.from({ length: Math.max(0, ...offers.keys()) }, (_, i) => offers.get(i + 1) ?? blankOffer()) };
+}
+
+const COULD_RUN = /^'*[=+\-@\t\r]/;
+const PLAIN_NUMBER = /^[+-]?\d+(?:[.,]\d+)?$/;
+/** A cell that a spreadsheet would run as a formula gets an apostrophe before it. @example guarded('=1+1') // "'=1+1" */
+export const guarded = (cell: string): string => (COULD_RUN.test(cell) && !PLAIN_NUMBER.test(cell) ? `'${cell}` : cell);
+/** Takes the apostrophe away again. */
+export const unguarded = (cell: string): string => (cell.startsWith("'") && COULD_RUN.test(cell) ? cell.slice(1) : cell);

@@ -1,0 +1,9 @@
+import type { Figure } from '../figure/index.js';
+
+/** A figure that follows from a report or an analysis, or what is missing for it. */
+export interface Implication {
+  readonly name: string;
+  readonly figure: Figure | undefined;
+  /** What is missing, when there is no figure. */
+  readonly lacks: string;
+}

@@ -1,0 +1,106 @@
+import { findUnit, parseNumber } from '../quantity/index.js';
+import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
+
+/** Most days one log may hold: some three years. */
+export const MOST_LOGGED_DAYS = 1200;
+
+interface LoggerColumn {
+  readonly heading: string;
+  /** What it was taken to be; undefined when it means nothing here. */
+  readonly means: Logged | 'date' | undefined;
+  /** Times the value plus `offset` gives our unit. */
+  readonly factor: number;
+  readonly offset: number;
+}
+/** A logger's file read into days, with the columns that mean nothing here; or why it cannot be. */
+export type LoggerReading =
+  | { readonly kind: 'log'; readonly log: DailyLog; readonly ignored: readonly string[]; readonly days: number; readonly problems: readonly { readonly row: number; readonly message: string }[] }
+  | { readonly kind: 'unreadable'; readonly reason: string };
+
+const NAMES: readonly (readonly [RegExp, Logged | 'date'])[] = [
+  [/\b(date|day|time|timestamp|datetime)\b/, 'date'], [/\bsoil\b.*(temp|°|\bc\b|\bf\b)|\bsoil ?t\b|soil_?c\b/, 'soilC'], [/evapotrans|\bet0?\b|\beto\b|\bet_?mm\b/, 'etMm'],
+  [/rain|precip/, 'rainMm'], [/irrigat|watering/, 'irrigationMm'], [/\bair\b|^temp|\btemperature\b|air_?c\b/, 'airC'],
+];
+
+function columnOf(heading: string): LoggerColumn {
+  const plain = heading.toLowerCase().replace(/_/g, ' ').trim();
+  const means = NAMES.find(([pattern]) => pattern.test(plain) || pattern.test(heading.toLowerCase()))?.[1];
+  const fahrenheit = (means === 'soilC' || means === 'airC') && /°\s*f\b|\bf\b|fahrenheit/.test(plain);
+  const inches = means !== undefined && means.endsWith('Mm') && /\bin(ch(es)?)?\b/.test(plain);
+  return { heading, means, factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1, offset: fahrenheit ? -160 / 9 : 0 };
+}
+
+/** An ISO date from the ways loggers write one. 03/04/2026 could be March or April and is not guessed. @example readDate('14.3.2026 06:00') // '2026-03-14' */
+export function readDate(text: string): string | undefined {
+  const iso = /^\s*(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/.exec(text);
+  if (iso) return dateOf(iso[1], iso[2], iso[3]);
+  const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4})(?!\d)/.exec(text);
+  if (dotted) return dateOf(dotted[3], dotted[2], dotted[1]);
+  const slashed = /^\s*(\d{1,2})\/(\d{1,2})\/(\d{4})(?!\d)/.exec(text);
+  if (!slashed) return undefined;
+  const [first, second] = [Number(slashed[1]), Number(slashed[2])];
+  if (first > 12) return dateOf(slashed[3], slashed[2], slashed[1]);
+  return second > 12 || first === second ? dateOf(slashed[3], slashed[1], slashed[2]) : undefined;
+}
+
+function dateOf(year = '', month = '', day = ''): string | undefined {
+  const date = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const at = Date.parse(`${date}T00:00:00Z`);
+  return Number.isFinite(at) && new Date(at).toISOString().startsWith(date) ? date : undefined;
+}
+
+const isSum = (what: Logged): boolean => what.endsWith('Mm');
+
+/**
+ * Reads a logger's rows, the first being headings, into days: temperatures are averaged over a day's readings, water is summed. Empty cells and cells
+ * that are no number are left out and told; a day without a reading stays unmeasured, never zero.
+ *
+ * @param rows cells as a CSV reader gives them
+ * @example readLogger([['date', 'soil °C'], ['2026-05-01 06:00', '9.5'], ['2026-05-01 18:00', '12.5']]) // one day, 11 °C
+ */
+export function readLogger(rows: readonly (readonly string[])[]): LoggerReading {
+  const [heading, ...data] = rows;
+  if (!heading || data.length === 0) return { kind: 'unreadable', reason: 'Expected a heading line and at least one reading.' };
+  const columns = heading.map(columnOf);
+  const dateAt = columns.findIndex((c) => c.means === 'date');
+  if (dateAt < 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.` };
+  const measured = columns.flatMap((c, at) => (c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : []));
+  if (measured.length === 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one such as soil °C, rain mm or ET mm.` };
+
+  const problems: { row: number; message: string }[] = [];
+  const days = new Map<string, Partial<Record<Logged, number[]>>>();
+  data.forEach((cells, i) => {
+    if (cells.every((c) => c.trim() === '')) return;
+    const row = i + 2;
+    const date = readDate(cells[dateAt] ?? '');
+    if (!date) return void problems.push({ row, message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.` });
+    const day = days.get(date) ?? {};
+    for (const { at, means, factor, offset } of measured) {
+      const text = (cells[at] ?? '').trim();
+      if (text === '') continue;
+      const read = parseNumber(text);
+      const value = read.ok ? read.value * factor + offset : undefined;
+      const [least, most] = LOGGED_LIMITS[means];
+      if (value === undefined || value < least || value > most) problems.push({ row, message: `Read “${text.slice(0, 30)}” under ${heading[at]?.slice(0, 30)}, expected ${least} to ${most}.` });
+      else (day[means] ??= []).push(value);
+    }
+    days.set(date, day);
+  });
+  if (days.size === 0) return { kind: 'unreadable', reason: problems[0]?.message ?? 'Read no row with a date.' };
+
+  const dates = [...days.keys()].sort();
+  const from = dates[0] ?? '';
+  const span = Math.round((Date.parse(dates.at(-1) ?? '') - Date.parse(from)) / 86_400_000) + 1;
+  if (span > MOST_LOGGED_DAYS) return { kind: 'unreadable', reason: `Read ${span} days from ${from} on, expected at most ${MOST_LOGGED_DAYS}. Split the file.` };
+  const at = Array.from({ length: span }, (_, i) => new Date(Date.parse(from) + i * 86_400_000).toISOString().slice(0, 10));
+  const dayValue = (date: string, what: Logged): number | null => {
+    const values = days.get(date)?.[what];
+    if (!values) return null;
+    const total = values.reduce((s, v) => s + v, 0);
+    return Number((isSum(what) ? total : total / values.length).toFixed(3));
+  };
+  const present = LOGGED.filter((what) => measured.some((c) => c.means === what) && dates.some((d) => dayValue(d, what) !== null));
+  if (present.length === 0) return { kind: 'unreadable', reason: problems[0]?.message ?? 'Read no reading.' };
+  const series = Object.fromEntries(present.map((what) => [what, at.map((date) => dayValue(date, what))]));
+  return { kind: 'log', log: { from, series }, ignored: columns.filter((c) => c.means === undefined).map((c) => c.heading), days: days.size, problems };
+}

@@ -1,0 +1,116 @@
+import { compoundPerElement, formulaText, type CompoundBasis } from '../nutrient/index.js';
+import { formatGiven, formatGivenRange } from '../quantity/index.js';
+import { commaIn, findValues, scaleDeclared, settleThousands, unclearWords, type AnalysisUnit, type CommaMark } from '../shelf/index.js';
+import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from './soilReport.js';
+
+const NAMES: readonly (readonly [RegExp, SoilAnalyte])[] = [
+  [/\bph\b/, 'pH'], [/\borganic matter\b|\bom\b|\bhumus\b/, 'organicMatter'], [/\bcec\b|\bcation exchange\b/, 'CEC'], [/\bec\b|\bconductivity\b|\bsoluble salts\b/, 'EC'],
+  [/\bnitrate\b|\bno3\b/, 'nitrateN'], [/\bammonium n|\bnh4\b/, 'ammoniumN'], [/\bfree lime\b|\bcarbonate\b|\bcaco3\b/, 'freeLime'], [/\bacidity\b/, 'acidity'],
+  [/\bphosphorus\b|\bphosphate\b|\bp\b/, 'P'], [/\bpotassium\b|\bk\b/, 'K'], [/\bcalcium\b|\bca\b/, 'Ca'], [/\bmagnesium\b|\bmg\b(?!\s*(\/|per|kg))/, 'Mg'], [/\bsodium\b|\bna\b/, 'Na'], [/\bsul(f|ph)ur\b|\bsul(f|ph)ate\b|\bs\b/, 'S'],
+  [/\bboron\b|\bb\b/, 'B'], [/\bzinc\b|\bzn\b/, 'Zn'], [/\bmanganese\b|\bmn\b/, 'Mn'], [/\bcopper\b|\bcu\b/, 'Cu'], [/\biron\b|\bfe\b/, 'Fe'],
+];
+const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
+  [/\bolsen\b|\bbicarbonate\b/, 'olsen'], [/\bbray\b/, 'bray'], [/\bmehlich[- ]?(?:1|i)\b/, 'other'], [/\bmehlich\b|\bm3\b/, 'mehlich3'], [/\bammonium acetate\b|\bexchangeable\b|\bnh4oac\b/, 'ammoniumAcetate'],
+  [/\bsaturat(ed|ion) (paste|extract)\b|\bece\b/, 'saturatedPaste'], [/\bcacl2\b|\bcalcium chloride\b/, 'CaCl2'], [/\bwater\b|\bh2o\b/, 'water'],
+];
+const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
+
+const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [[/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'], [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'], [/mg\s*\/\s*l\b/, 'mg/L']];
+const FROM_LABEL: Readonly<Partial<Record<AnalysisUnit, SoilUnit>>> = { '%': '%', 'mg/kg': 'mg/kg' };
+/** Units that need no saying. */
+const OBVIOUS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', EC: 'mS/cm', CEC: 'cmol_c/kg', organicMatter: '%', acidity: 'cmol_c/kg' };
+
+export interface SoilLine {
+  readonly number: number;
+  readonly text: string;
+  readonly figure: SoilFigure | undefined;
+  /** What it was taken to be, or why not. */
+  readonly says: string;
+}
+
+/** Numbers of a line that measure nothing: of a method, a ratio of soil to water, a depth, a date. */
+const NO_FIGURES: readonly (readonly [RegExp, string])[] = [
+  [/\b(?:no3|nh4|cacl2|h2o|caco3|m3|nh4oac|p2o5|k2o|na2o|so3)\b/gi, ' '],
+  [/\b(mehlich|bray)[- ]?(?:p[- ]?)?(?:[123]|i{1,3})\b/gi, '$1'],
+  [/\b1 ?: ?\d+(?:[.,]\d+)?\b/g, ' '],
+  [/\b\d{1,4}([-/.])\d{1,2}\1\d{1,4}\b/g, ' '],
+  [/\b\d+(?:[.,]\d+)?(?: ?(?:[-–]|to) ?\d+(?:[.,]\d+)?)? ?(?:cm|inch(?:es)?|in)\b/gi, ' '],
+];
+const measuresOnly = (line: string): string => NO_FIGURES.reduce((text, [pattern, instead]) => text.replace(pattern, instead), line).replace(/\s+/g, ' ');
+
+/** What looks like a figure of the soil and is another thing. */
+const OTHER_THINGS: readonly (readonly [RegExp, string])[] = [
+  [/\bbuffer(?:ed)?\b.*\bph\b|\bph\b.*\bbuffer|\bsmp\b/, 'a buffer pH: it tells of lime, and is not the soil’s own pH'],
+  [/\bbase saturation\b|\bsaturation,? (?:of )?(?:ca|mg|k|na|calcium|magnesium|potassium|sodium)\b|% ?(?:of )?cec\b/, 'a share of the exchange: worked out here from the cations'],
+];
+
+/** "P2O5" beside a figure makes it the oxide's. */
+const OXIDES: readonly (readonly [RegExp, CompoundBasis, SoilAnalyte])[] = [
+  [/\bp2o5\b/, 'P2O5', 'P'], [/\bk2o\b/, 'K2O', 'K'], [/\bcao\b/, 'CaO', 'Ca'], [/\bmgo\b/, 'MgO', 'Mg'], [/\bna2o\b/, 'Na2O', 'Na'], [/\bso3\b/, 'SO3', 'S'],
+];
+
+interface ReadFigure {
+  readonly figure: SoilFigure;
+  /** The oxide it was given as. */
+  readonly oxide: CompoundBasis | undefined;
+}
+
+function figureOf(text: string, general: SoilMethod, generalUnit: SoilUnit | undefined, comma: CommaMark): ReadFigure | string {
+  const plain = text.toLowerCase();
+  const other = OTHER_THINGS.find(([pattern]) => pattern.test(plain));
+  if (other && /\d/.test(text)) return other[1];
+  const settled = settleThousands(measuresOnly(text), comma);
+  if ('unclear' in settled) return unclearWords(settled.unclear);
+  const values = findValues(settled.line);
+  const found = values.find((v) => v.unit !== undefined) ?? values[0];
+  if (!found) return 'words without figures';
+  const name = settled.line.toLowerCase().slice(0, Math.max(found.start, 1)) || plain;
+  const oxide = OXIDES.find(([pattern]) => pattern.test(plain));
+  const analyte = NAMES.find(([pattern]) => pattern.test(name))?.[1] ?? NAMES.find(([pattern]) => pattern.test(plain))?.[1] ?? oxide?.[2];
+  if (!analyte) return 'a number without a name that is known';
+  const either = oxide ? undefined : /\bphosphate\b(?!.*\bp\b)|\bpotash\b(?!.*\bk\b)/.exec(plain)?.[0];
+  if (either) return `${either} could be the element or its oxide: say ${either === 'potash' ? 'K or K2O' : 'P or P2O5'}`;
+  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit;
+  if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected mg/kg, mg/L, % or cmol_c/kg`;
+  const basis = oxide?.[2] === analyte ? oxide[1] : undefined;
+  const figure = { analyte, value: basis ? scaleDeclared(found.value, 1 / compoundPerElement(basis), 4) : found.value, unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
+  return { figure, oxide: basis };
+}
+
+const MOST_LINES = 200;
+const LONGEST_LINE = 200;
+
+/** What a figure was read as, in words. */
+function figureWords({ analyte, value, unit, method }: SoilFigure): string {
+  const number = value.kind === 'number' ? formatGiven(value.value) : value.kind === 'below' ? `< ${formatGiven(value.limit)}` : formatGivenRange(value);
+  return analyte === 'pH' ? `pH ${number}, ${SOIL_METHOD_NAMES[method]}` : `${number}${unit ? ` ${unit}` : ''} ${SOIL_ANALYTE_NAMES[analyte]}, ${SOIL_METHOD_NAMES[method]}`;
+}
+
+/**
+ * Reads a soil report as pasted text or as a CSV's rows joined by spaces: one figure a line, with its unit and method. A line that
+ * names only a method or a unit holds for the lines after it. Nothing is guessed: what has no unit or no known name is told.
+ * @example readSoilSlip('pH 6.4\nPhosphorus (Olsen) 32 mg/kg')
+ */
+export function readSoilSlip(text: string): readonly SoilLine[] {
+  let general: SoilMethod = 'notSaid';
+  let unit: SoilUnit | undefined;
+  const comma = commaIn(text);
+  const lines = text.split(/\r\n|\r|\n/, MOST_LINES + 1);
+  return lines.map((raw, i): SoilLine => {
+    if (i === MOST_LINES) return { number: i + 1, text: raw.slice(0, LONGEST_LINE), figure: undefined, says: `not read, nor is what follows: expected at most ${MOST_LINES} lines` };
+    const line = raw.slice(0, 2 * LONGEST_LINE).replace(/[\t;|]/g, ' ').replace(/[.]{2,}/g, ' ').replace(/\s+/g, ' ').trim().slice(0, LONGEST_LINE);
+    if (line === '') return { number: i + 1, text: '', figure: undefined, says: '' };
+    const read = figureOf(line, general, unit, comma);
+    if (typeof read === 'object') return { number: i + 1, text: line, figure: read.figure, says: `${figureWords(read.figure)}${read.oxide ? `, from ${formulaText(read.oxide)}` : ''}` };
+    const plain = line.toLowerCase();
+    const method = methodIn(plain);
+    const named = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (/mg\s*\/\s*kg|ppm/.test(plain) ? 'mg/kg' : undefined);
+    if (!/\d/.test(line) || findValues(line).length === 0) {
+      if (method) general = method;
+      if (named) unit = named;
+      const told = [method && SOIL_METHOD_NAMES[method], named].filter(Boolean).join(', ');
+      return { number: i + 1, text: line, figure: undefined, says: told ? `holds for the lines below: ${told}` : (read ?? '') };
+    }
+    return { number: i + 1, text: line, figure: undefined, says: read ?? '' };
+  });
+}

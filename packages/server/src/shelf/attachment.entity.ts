@@ -1,0 +1,37 @@
+import { BlobType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
+import type { AttachmentType } from '@wheat-ledger/contract';
+import { Stored } from '../common/stored.entity.js';
+
+@Entity({ tableName: 'attachment' })
+export class AttachmentEntity extends Stored {
+  @Property({ type: 'uuid', fieldName: 'product_id' })
+  productId!: string;
+
+  @Property({ type: 'text' })
+  sha256!: string;
+
+  @Property({ type: 'text' })
+  type!: AttachmentType;
+
+  @Property({ type: 'integer' })
+  bytes!: number;
+}
+
+/** A file's bytes, kept once however often they are attached. */
+@Entity({ tableName: 'attachment_content' })
+export class AttachmentContent {
+  @PrimaryKey({ type: 'uuid', fieldName: 'workspace_id' })
+  workspace!: string;
+
+  @PrimaryKey({ type: 'text' })
+  sha256!: string;
+
+  @Property({ type: 'text' })
+  type!: AttachmentType;
+
+  @Property({ type: 'integer' })
+  bytes!: number;
+
+  @Property({ type: BlobType, lazy: true })
+  data!: Buffer;
+}

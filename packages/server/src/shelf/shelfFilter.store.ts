@@ -1,0 +1,32 @@
+import { Entity, Property } from '@mikro-orm/core';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import { instanceToPlain } from 'class-transformer';
+import type { ShelfFilterInput, KeptFilterInput } from '@wheat-ledger/contract';
+import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { Stored } from '../common/stored.entity.js';
+import { WorkspaceScope } from '../common/workspaceScope.js';
+
+@Entity({ tableName: 'shelf_filter' })
+export class ShelfFilterEntity extends Stored {
+  @Property({ type: 'json' })
+  filter!: ShelfFilterInput;
+}
+
+@Injectable()
+export class ShelfFilterStore extends RecordStore<ShelfFilterEntity, KeptFilterInput> {
+  readonly kind = 'filter';
+  protected readonly entity = ShelfFilterEntity;
+
+  constructor(em: EntityManager, scope: WorkspaceScope) {
+    super(em, scope);
+  }
+
+  protected columns({ name, filter }: KeptFilterInput): Columns {
+    return { own: { name, filter: instanceToPlain(filter, { exposeUnsetFields: false }) } };
+  }
+
+  protected toInput({ name, filter }: Fields<ShelfFilterEntity>): KeptFilterInput {
+    return { name, filter };
+  }
+}
