@@ -52,7 +52,7 @@ export default tseslint.config(
   },
   {
     files: ['**/*.mjs', '**/*.cjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', Buffer: 'readonly', globalThis: 'readonly', module: 'writable', require: 'readonly', document: 'readonly', localStorage: 'readonly' } },
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', Buffer: 'readonly', globalThis: 'readonly', module: 'writable', require: 'readonly', document: 'readonly', localStorage: 'readonly', requestAnimationFrame: 'readonly', HTMLInputElement: 'readonly', Event: 'readonly' } },
   },
   prettier,
 );

@@ -1,10 +1,10 @@
 // npm run backup [FILE]: the whole ledger into one file of PostgreSQL's own archive format.
 import { mkdirSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
-import { withLedger } from './lib/archive.mjs';
-import { ROOT, must } from './lib/run.mjs';
+import { BACKUPS, withLedger } from './lib/archive.mjs';
+import { must } from './lib/run.mjs';
 
-const file = resolve(process.argv[2] ?? join(ROOT, '.data/backups', `wheat-ledger-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.dump`));
+const file = resolve(process.argv[2] ?? join(BACKUPS, `wheat-ledger-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.dump`));
 
 withLedger(async ({ bin, connection }) => {
   mkdirSync(dirname(file), { recursive: true });

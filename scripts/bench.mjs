@@ -1,10 +1,12 @@
 // npm run bench: how fast it is, as figures of this machine and as ratios against a plain baseline measured in the same run.
 import { spawn } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
 import { gzipSync } from 'node:zlib';
 import { bundle, compile, ensureDependencies, WEB_ROOT } from './lib/build.mjs';
+import { launchBrowser } from './lib/browser.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
@@ -112,6 +114,101 @@ async function benchServer() {
   }
 }
 
+const BAGS = 10_000;
+const TABLES = ['product', 'analysis_figure', 'offer'];
+
+/** The made-up products as the CSV file a person would have. */
+const manyAsCsv = () => ['name,seller,N %,package,price', ...manyProducts(BAGS).map((p, i) => `${p.name} ${['meal', 'pellets', 'urea', 'compost'][i % 4]},Seller ${i % 37},${p.analysis[0].value.value},${p.offers[0].size} kg,${p.offers[0].price.amount}`)].join('\n');
+
+/** Seconds that some work takes. */
+async function seconds(work) {
+  const from = performance.now();
+  await work();
+  return (performance.now() - from) / 1000;
+}
+
+async function must200(response) {
+  if (!response.ok) throw new Error(await response.text());
+  return response.json();
+}
+
+/** Ten thousand bags in by CSV against PostgreSQL's own COPY of the very rows they became. */
+async function benchImport(server, database) {
+  const csv = manyAsCsv();
+  const post = async (write) => must200(await fetch(`${server.address}/api/v1/shelf/csv?write=${write}`, { method: 'POST', headers: { 'content-type': 'text/csv' }, body: csv }));
+  const tried = await seconds(() => post('no'));
+  const written = await seconds(() => post('yes'));
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-bench-'));
+  let copied = 0;
+  for (const table of TABLES) {
+    const file = join(folder, `${table}.csv`);
+    await database.psql(`\\copy ${table} to '${file}' csv`, 'many');
+    await database.psql(`create table bare_${table} (like ${table} including all)`, 'many');
+    copied += await seconds(() => database.psql(`\\copy bare_${table} from '${file}' csv`, 'many'));
+    await database.psql(`drop table bare_${table}`, 'many');
+  }
+  rmSync(folder, { recursive: true, force: true });
+  const rate = (s) => `${Math.round(BAGS / s)} rows/s`;
+  row('CSV of 10 000 bags, tried only', rate(tried));
+  row('the same written, each with its entry in the book', rate(written), `${times(written / copied)} raw COPY of its rows without reading, checking or journal (${rate(copied)})`);
+  const listed = await seconds(async () => {
+    let after = '';
+    do after = (await must200(await fetch(`${server.address}/api/v1/products?limit=500${after && `&after=${after}`}`))).next;
+    while (after);
+  });
+  row('all 10 000 read back, page by page', `${listed.toFixed(2)} s`, `${(1000 * listed / BAGS).toFixed(2)} ms a bag`);
+}
+
+/** A keystroke in the filter of a shelf of ten thousand, to the rows it leaves, against showing them all. */
+async function benchFilter(server) {
+  const { browser, close } = await launchBrowser();
+  try {
+    const page = await browser.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.goto(`${server.address}/shelf`);
+    await page.waitForSelector('[data-testid=shelf-bag]', { timeout: 60_000 });
+    // Timed in the page: from the event to the frame after the rows have changed.
+    const typed = (text) => page.evaluate(async (value) => {
+      const input = document.querySelector('input[type=search]');
+      const painted = () => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
+      const says = () => document.querySelector('[role=search] [role=status]')?.textContent ?? 'all';
+      const first = () => document.querySelector('[data-testid=shelf-bag] h2')?.textContent;
+      const before = says() + first();
+      const from = performance.now();
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, value);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      while (says() + first() === before && performance.now() - from < 5000) await new Promise((r) => requestAnimationFrame(r));
+      const taken = performance.now() - from;
+      await painted();
+      return { taken, says: says() };
+    }, text);
+    const runs = [];
+    for (const text of ['urea', 'pellets', 'seller 3', 'compost 9', 'meal']) {
+      const narrowed = await typed(text);
+      const all = await typed('');
+      runs.push({ narrowed: narrowed.taken, all: all.taken });
+    }
+    const middle = (key) => runs.map((r) => r[key]).sort((a, b) => a - b)[Math.floor(runs.length / 2)];
+    row('filter keystroke at 10 000 bags, to the rows it leaves', ms(middle('narrowed')), `${times(middle('narrowed') / middle('all'))} showing all of them unfiltered (${ms(middle('all'))})`);
+  } finally {
+    await close();
+  }
+}
+
+async function benchTenThousand() {
+  const database = await startDatabase(join(ROOT, '.data/bench'), { throwaway: true });
+  await database.psql('drop database if exists many');
+  await database.psql('create database many');
+  const server = await startServer(database.urlOf('many'), { sample: false });
+  try {
+    await benchImport(server, database);
+    await benchFilter(server);
+  } finally {
+    await server.stop();
+    await database.stop();
+  }
+}
+
 /** What the browser fetches for the first route: the page's own scripts and the shelf with all it imports. */
 function benchFirstRoute() {
   const manifest = JSON.parse(readFileSync(join(WEB_ROOT, '.vite/manifest.json'), 'utf8'));
@@ -139,6 +236,7 @@ async function main() {
   await benchMix(core, contract, demo);
   await benchLabel(core);
   await benchServer();
+  await benchTenThousand();
   if (existsSync(join(WEB_ROOT, '.vite/manifest.json'))) benchFirstRoute();
 }
 

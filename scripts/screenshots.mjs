@@ -58,6 +58,10 @@ const openNamed = (name) => async (page, { api }) => {
   const { items } = await api('products?limit=500');
   await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}`);
 };
+const openNamedPage = (name, path) => async (page, { api }) => {
+  const { items } = await api('products?limit=500');
+  await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}${path}`);
+};
 const openRecipe = (name) => async (page, { api }) => {
   const { items } = await api('recipes');
   await page.goto(`${page.base}/mix/${items.find((r) => r.name === name).id}`);
@@ -68,6 +72,10 @@ const openSoilReport = async (page, { api }) => {
   await page.waitForSelector('#slip');
   await page.type('#slip', 'pH 6.2\nMehlich-3, mg/kg\nPhosphorus 48\nPotassium 180\nVigour 12 %');
 };
+const openPlot = (crop, page = '') => async (browserPage, { api }) => {
+  const { items } = await api('plots');
+  await browserPage.goto(`${browserPage.base}/ground/${items.find((p) => p.crop === crop).id}${page}`);
+};
 const openClaim = (part) => async (page, { api }) => {
   const { items } = await api('claims');
   await page.goto(`${page.base}/claims/${items.find((c) => c.statement.includes(part)).id}`);
@@ -77,6 +85,10 @@ const VIEWS = [
   { name: 'shelf', path: '/shelf' },
   { name: 'bag', steps: [openNamed('Hobbingate Steady Prills')] },
   { name: 'bag-tall', viewport: { ...DESK, height: 1900 }, steps: [openNamed('Hobbingate Steady Prills')] },
+  { name: 'elements', steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
+  { name: 'versions', steps: [openNamedPage('Hollow Hen Pellets', '/versions')] },
+  { name: 'kitchen', path: '/shelf/kitchen' },
+  { name: 'filters', path: '/shelf', steps: [click('main details summary')] },
   { name: 'label-desk', path: '/shelf/label', steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)] },
   { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
   { name: 'csv', path: '/shelf/csv', steps: [chooseCsv] },
@@ -88,17 +100,26 @@ const VIEWS = [
   { name: 'claim', steps: [openClaim('silicon'), click('[data-testid=checks] .fig')] },
   { name: 'ground', path: '/ground' },
   { name: 'causes', path: '/ground/causes', steps: [click('main fieldset:first-of-type label'), click('main fieldset:nth-of-type(3) label')] },
-  { name: 'ground-tall', path: '/ground', viewport: { ...DESK, height: 2100 } },
+  { name: 'ground-tall', path: '/ground', viewport: { ...DESK, height: 2700 } },
+  { name: 'soil-conditions', path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=soil-history]'), (page) => page.waitForSelector('input[placeholder="Find a bag"]'), (page) => page.$eval('[data-testid=conditions]', (e) => e.scrollIntoView({ block: 'center' }))] },
   { name: 'soil-slip', steps: [openSoilReport] },
+  { name: 'weather', steps: [openPlot('sweetcorn', '/weather')] },
+  { name: 'weather-dahlias', steps: [openPlot('dahlia', '/weather')] },
+  { name: 'jars', steps: [openPlot('wheat', '/jars')] },
   { name: 'book', path: '/book' },
   { name: 'release-tall', path: '/release', viewport: { ...DESK, height: 1500 }, steps: [bandsDone, click('[data-testid=assumptions] summary')] },
   { name: 'evening', path: '/price', theme: 'evening', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'evening-shelf', path: '/shelf', theme: 'evening' },
   { name: 'phone-shelf', path: '/shelf', viewport: PHONE },
   { name: 'phone-price', path: '/price', viewport: PHONE },
+  { name: 'phone-elements', viewport: PHONE, steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
+  { name: 'phone-weather', viewport: PHONE, steps: [openPlot('dahlia', '/weather')] },
+  { name: 'phone-filters', path: '/shelf', viewport: PHONE, steps: [click('main details summary')] },
+  { name: 'evening-elements', theme: 'evening', steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
+  { name: 'evening-jars', theme: 'evening', steps: [openPlot('wheat', '/jars')] },
 ];
 /** Taken for a look, not kept. */
-const NOT_KEPT = ['bag-tall', 'causes', 'csv', 'ground-tall', 'soil-slip', 'release-tall', 'evening-shelf', 'phone-price', 'book', 'mix-check'];
+const NOT_KEPT = ['bag-tall', 'versions', 'kitchen', 'filters', 'causes', 'csv', 'ground-tall', 'soil-conditions', 'soil-slip', 'weather-dahlias', 'jars', 'release-tall', 'evening-shelf', 'phone-price', 'phone-elements', 'phone-weather', 'phone-filters', 'evening-elements', 'evening-jars', 'book', 'mix-check'];
 
 async function take(browser, base, view) {
   const context = await browser.createBrowserContext();

@@ -6,6 +6,8 @@ import { ensurePostgres } from './machine.mjs';
 import { ROOT } from './run.mjs';
 
 const FOLDER = process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres');
+/** Beside the ledger, not in it. */
+export const BACKUPS = join(FOLDER, '../backups');
 
 /** Whether a server is running on the ledger's own cluster now. */
 function running() {

@@ -1,12 +1,17 @@
 // Dependencies and builds, each only when something changed.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { must, ROOT, tool } from './run.mjs';
 
 export const WEB_ROOT = join(ROOT, 'packages/web/dist/app');
 const STAMP = join(ROOT, 'node_modules/.cache/installed-lock');
 const BUNDLE_STAMP = join(ROOT, 'node_modules/.cache/bundled-from');
+/** Notes what something was made from. */
+function stamp(file, text) {
+  mkdirSync(dirname(file), { recursive: true });
+  writeFileSync(file, text);
+}
 const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
 
 /** Whether what is installed is what the lock file says. */
@@ -17,8 +22,7 @@ export async function ensureDependencies() {
   if (dependenciesCurrent()) return;
   console.log('Installing dependencies …');
   await must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
-  mkdirSync(join(ROOT, 'node_modules/.cache'), { recursive: true });
-  writeFileSync(STAMP, lockHash());
+  stamp(STAMP, lockHash());
 }
 
 /** Compiles the packages that changed. */
@@ -45,7 +49,7 @@ export async function bundle() {
   if (existsSync(BUNDLE_STAMP) && existsSync(join(WEB_ROOT, 'index.html')) && readFileSync(BUNDLE_STAMP, 'utf8') === inputs) return;
   const [node, vite] = tool('vite/bin/vite.js');
   await must(node, [vite, 'build', '--logLevel', 'warn'], { quiet: true, cwd: join(ROOT, 'packages/web') });
-  writeFileSync(BUNDLE_STAMP, inputs);
+  stamp(BUNDLE_STAMP, inputs);
 }
 
 export const SERVER_MAIN = join(ROOT, 'packages/server/dist/main.js');
