@@ -9,6 +9,9 @@ export const ROOT = resolve(__dirname, '..');
 const { args } = JSON.parse(readFileSync(join(ROOT, 'scripts/lib/chromium.json'), 'utf8')) as { args: string[] };
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync) ?? '';
 
+/** What a test waits for is whether it comes, not how soon: a busy machine must not fail it. */
+const PATIENCE = 40_000;
+
 export interface Ledger {
   readonly address: string;
   readonly api: <T>(path: string, init?: RequestInit) => Promise<T>;
@@ -23,7 +26,7 @@ export function databaseUrl(): string {
   return url.toString();
 }
 
-async function createDatabase(url: string): Promise<void> {
+export async function createDatabase(url: string): Promise<void> {
   const { MikroORM } = await import('@mikro-orm/postgresql');
   const admin = await MikroORM.init({ clientUrl: process.env['TEST_DATABASE_URL'] ?? '', entities: [], discovery: { warnWhenNoEntities: false } });
   const name = new URL(url).pathname.slice(1);
@@ -71,14 +74,14 @@ export interface Screen {
 
 export async function openScreen(): Promise<Screen> {
   const profile = mkdtempSync(join(tmpdir(), 'wheat-ledger-e2e-'));
-  const browser = await puppeteer.launch({ executablePath: CHROMIUM, headless: true, userDataDir: profile, args });
+  const browser = await puppeteer.launch({ executablePath: CHROMIUM, headless: true, userDataDir: profile, args, protocolTimeout: 2 * PATIENCE });
   const troubles: string[] = [];
   return {
     browser, troubles,
     open: async (size = { width: 1280, height: 800 }) => {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
-      page.setDefaultTimeout(10_000);
+      page.setDefaultTimeout(PATIENCE);
       await page.setViewport(size);
       page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));
       page.on('request', (r) => { if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`); });
@@ -105,7 +108,9 @@ export async function byRole(page: Page, role: Role, name: string): Promise<Elem
   }, {}, ROLES[role], name).catch(() => { throw new Error(`No ${role} is called “${name}”.`); });
   return found as ElementHandle<HTMLElement>;
 }
-const click = async (page: Page, role: Role, name: string): Promise<void> => (await byRole(page, role, name)).click();
+/** Clicks what has come to rest: a list that is still moving would put something else under the pointer. */
+export const press = (handle: ElementHandle<HTMLElement>): Promise<void> => handle.asLocator().click();
+const click = async (page: Page, role: Role, name: string): Promise<void> => press(await byRole(page, role, name));
 export const clickButton = (page: Page, name: string): Promise<void> => click(page, 'button', name);
 export const clickLink = (page: Page, name: string): Promise<void> => click(page, 'link', name);
 export const clickTab = (page: Page, name: string): Promise<void> => click(page, 'tab', name);
@@ -120,11 +125,11 @@ export async function field(page: Page, label: string): Promise<ElementHandle<HT
   }, {}, label).catch(() => { throw new Error(`No field is called “${label}”.`); });
   return found as ElementHandle<HTMLInputElement>;
 }
-export const tick = async (page: Page, label: string): Promise<void> => (await field(page, label)).click();
+export const tick = async (page: Page, label: string): Promise<void> => press(await field(page, label));
 
 /** Waits until the text of an element matches. */
 export async function expectText(page: Page, selector: string, pattern: RegExp): Promise<string> {
-  await page.waitForFunction((s, source, flags) => new RegExp(source, flags).test(document.querySelector(s)?.textContent ?? ''), { timeout: 10_000 }, selector, pattern.source, pattern.flags)
+  await page.waitForFunction((s, source, flags) => new RegExp(source, flags).test(document.querySelector(s)?.textContent ?? ''), { timeout: PATIENCE }, selector, pattern.source, pattern.flags)
     .catch(async () => { throw new Error(`${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(() => 'nothing, it is not there')}`); });
   return page.$eval(selector, (e) => e.textContent ?? '');
 }

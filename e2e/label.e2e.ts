@@ -101,7 +101,7 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
   await input!.uploadFile(join(folder, 'broken.json'));
   await expectText(page, 'main [role=alert]', /expected the JSON file that an export gives/);
   await input!.uploadFile(path);
-  await expectText(page, '[data-testid=import-report]', /holds 3 plots, \d+ bags, 2 soil reports, 2 recipes, 4 claims\..*0 are here already/);
+  await expectText(page, '[data-testid=import-report]', /holds 3 plots, \d+ bags, 2 soil reports, 2 jar tests, 1 log, 2 recipes, 4 claims\..*0 are here already/);
   expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
   await page.locator('[data-testid=import-report] button').click();
   await expectText(page, '[data-testid=import-report]', /Taken over/);
@@ -120,7 +120,7 @@ test('a CSV of a thousand rows with three bad ones: exactly those three are told
   await page.goto(`${bare.address}/shelf/csv`);
   const input = await page.waitForSelector('input#csv-file');
   await input!.uploadFile(join(folder, 'bags.csv'));
-  await expectText(page, '[data-testid=csv-import]', /bags\.csv: 1000 rows/);
+  await expectText(page, '[data-testid=csv-tried]', /1000 rows read, 997 of them fit/);
   expect(await (await field(page, 'Column nitrogen, means')).evaluate((e) => e.value)).toBe('N %');
   const told = await expectText(page, '[data-testid=csv-problems]', /3 rows do not fit/);
   expect(told.match(/row \d+/g)).toEqual(['row 43', 'row 502', 'row 1001']);
@@ -133,11 +133,58 @@ test('a CSV of a thousand rows with three bad ones: exactly those three are told
   await page.waitForFunction(() => document.querySelector('nav[aria-label=Stages]')?.textContent?.includes('997 bags'));
   expect((await page.$$('[data-testid=shelf-bag]')).length).toBeLessThan(100);
   await fill(page, 'Show only bags whose name, seller or ingredients contain', 'bag 99');
-  await page.waitForFunction(() => document.querySelectorAll('[data-testid=shelf-bag]').length === 10);
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid=shelf-bag]').length === 18);
   expect(items[0]).toMatchObject({ name: 'Bag 0', note: '=1+1', analysis: [{ value: { kind: 'number', value: 1 } }] });
   await page.close();
   rmSync(folder, { recursive: true, force: true });
   await bare.stop();
+});
+
+test('a program called a CSV is refused in words, and so is a file without rows', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
+  writeFileSync(join(folder, 'trick.csv'), Buffer.concat([Buffer.from('MZ,name\n1,2\n'), Buffer.alloc(2_000_000, 1)]));
+  writeFileSync(join(folder, 'bare.csv'), 'name,N %\n');
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/csv`);
+  const input = (await page.waitForSelector('input#csv-file'))!;
+  await input.uploadFile(join(folder, 'trick.csv'));
+  await expectText(page, 'main', /Read a program, expected CSV text saved as UTF-8/);
+  await input.uploadFile(join(folder, 'bare.csv'));
+  await expectText(page, 'main', /Read “bare\.csv”, expected a heading line and at least one row/);
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('an import that is stopped on the way writes nothing', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
+  writeFileSync(join(folder, 'many.csv'), ['name,N %,package', ...Array.from({ length: 8000 }, (_, i) => `Stopped ${i},${1 + (i % 40)},20 kg`)].join('\n'));
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/csv`);
+  await (await page.waitForSelector('input#csv-file'))!.uploadFile(join(folder, 'many.csv'));
+  await page.waitForFunction(() => document.querySelector('[data-testid=csv-tried]')?.textContent?.startsWith('8000 rows read'), { timeout: 60_000 });
+  await clickButton(page, 'Write 8000 bags to the shelf');
+  await page.waitForFunction(() => Number(document.querySelector<HTMLProgressElement>('[data-testid=csv-import] progress')?.value ?? 0) > 0, { timeout: 30_000 });
+  await clickButton(page, 'Stop');
+  await expectText(page, '[data-testid=csv-import] [role=status]', /Stopped\. Nothing was written/);
+  await page.waitForFunction(async () => !(await (await fetch('/api/v1/products?limit=500')).json() as { items: { name: string }[] }).items.some((p) => p.name.startsWith('Stopped')));
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('an import is taken back as a whole', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
+  writeFileSync(join(folder, 'three.csv'), 'name,N %\nBy mistake 1,5\nBy mistake 2,6\nBy mistake 3,7\n');
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/csv`);
+  await (await page.waitForSelector('input#csv-file'))!.uploadFile(join(folder, 'three.csv'));
+  await clickButton(page, 'Write 3 bags to the shelf');
+  await expectText(page, '[data-testid=csv-import]', /3 bags were written/);
+  await clickButton(page, 'Take them all back');
+  await expectText(page, '[data-testid=csv-import]', /3 were taken out again\. The book keeps them all/);
+  const { items } = await at.ledger.api<{ items: { name: string }[] }>('products?limit=500');
+  expect(items.filter((p) => p.name.startsWith('By mistake'))).toEqual([]);
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
 });
 
 test('nothing was thrown', () => expect(at.screen.troubles).toEqual([]));

@@ -1,66 +1,101 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ROOT } from './harness';
+import { databaseUrl, createDatabase } from './harness';
+import { addressOf, done, enterPlot, freePort, interrupt, plotNames, program, until, type Program } from './programs';
 
 let folder: string;
-let port: number;
+let env: Record<string, string>;
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-start-'));
-  port = await new Promise((ok) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port: free } = probe.address() as AddressInfo;
-      probe.close(() => ok(free));
-    });
-  });
+  env = { PORT: String(await freePort()), WHEAT_LEDGER_DATA: join(folder, 'data') };
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-interface Start { readonly child: ChildProcess; readonly said: () => string; readonly ended: Promise<number | null> }
-const start = (...args: string[]): Start => {
-  const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...args], { cwd: ROOT, env: { ...process.env, DATABASE_URL: '', PORT: String(port), WHEAT_LEDGER_DATA: join(folder, 'data') }, stdio: ['ignore', 'pipe', 'pipe'] });
-  let said = '';
-  child.stdout?.on('data', (d: Buffer) => (said += d.toString()));
-  child.stderr?.on('data', (d: Buffer) => (said += d.toString()));
-  return { child, said: () => said, ended: new Promise((ok) => child.once('close', ok)) };
-};
-async function up({ said, ended }: Start): Promise<string> {
-  let over = false;
-  void ended.then(() => { over = true; });
-  for (let i = 0; i < 900 && !over; i++) {
-    const address = /^(http:\/\/127\.0\.0\.1:\d+)$/m.exec(said())?.[1];
-    if (address) return address;
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  throw new Error(said());
-}
+const start = (more: Readonly<Record<string, string>> = {}): Program => program('start.mjs', ['--empty'], { ...env, ...more });
 const databasePid = (): number => Number(readFileSync(join(folder, 'data/cluster/postmaster.pid'), 'utf8').split('\n')[0]);
 
 test('npm start prints its address on one line, Ctrl-C stops everything, and a second start keeps the data', async () => {
-  const first = start('--empty');
-  const address = await up(first);
-  expect(address).toBe(`http://127.0.0.1:${port}`);
+  const first = start();
+  const address = await addressOf(first);
+  expect(address).toBe(`http://127.0.0.1:${env['PORT']}`);
   expect((await fetch(`${address}/api/v1/health`)).status).toBe(200);
   expect(await (await fetch(address)).text()).toContain('<title>Wheat Ledger</title>');
-  const made = await fetch(`${address}/api/v1/plots`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Kept', areaM2: 3, crop: 'leek', medium: 'mineralSoil', texture: 'loam', temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 }, plantedOn: '2026-04-01' }) });
-  expect(made.status).toBe(201);
+  expect(await enterPlot(address, 'Kept')).toBe(201);
   const pid = databasePid();
 
-  const rival = start('--empty');
+  const rival = start();
   expect(await rival.ended).toBe(1);
   expect(rival.said()).toMatch(/already running/);
   expect((await fetch(`${address}/api/v1/health`)).status).toBe(200);
 
-  first.child.kill('SIGINT');
-  expect(await first.ended).toBe(0);
+  expect(await interrupt(first)).toBe(0);
   expect(existsSync(`/proc/${pid}`)).toBe(false);
 
-  const second = start('--empty');
-  const again = await up(second);
-  const { items } = (await (await fetch(`${again}/api/v1/plots`)).json()) as { items: { name: string }[] };
-  expect(items.map((p) => p.name)).toEqual(['Kept']);
-  second.child.kill('SIGINT');
-  expect(await second.ended).toBe(0);
+  const second = start();
+  expect(await plotNames(await addressOf(second))).toEqual(['Kept']);
+  expect(await interrupt(second)).toBe(0);
+});
+
+test('a backup is taken while the ledger runs; restored when it is stopped, everything is as it was, and what was there meanwhile is kept', async () => {
+  const archive = join(folder, 'ledger.dump');
+  const running = start();
+  const address = await addressOf(running);
+  expect(await done(program('backup.mjs', [archive], env))).toContain(`Kept in ${archive}`);
+  expect(await enterPlot(address, 'After the backup')).toBe(201);
+  expect(await interrupt(running)).toBe(0);
+
+  expect(await done(program('restore.mjs', [archive], env))).toMatch(/Restored\. What was there before is in .*before-restore/);
+  expect(existsSync(join(folder, 'data/cluster/postmaster.pid'))).toBe(false);
+  const restored = start();
+  expect(await plotNames(await addressOf(restored))).toEqual(['Kept']);
+  expect(await interrupt(restored)).toBe(0);
+
+  const [before] = readdirSync(join(folder, 'backups'));
+  await done(program('restore.mjs', [join(folder, 'backups', before ?? '')], env));
+  const again = start();
+  expect(await plotNames(await addressOf(again))).toEqual(['After the backup', 'Kept']);
+  expect(await interrupt(again)).toBe(0);
+});
+
+test('what is no backup is refused, and nothing is touched', async () => {
+  const wrong = join(folder, 'photo.dump');
+  writeFileSync(wrong, 'not an archive');
+  const refused = program('restore.mjs', [wrong], env);
+  expect(await refused.ended).toBe(1);
+  expect(refused.said()).toContain(`${wrong} is not a backup of a ledger.`);
+  const nameless = program('restore.mjs', [], env);
+  expect(await nameless.ended).toBe(1);
+  expect(nameless.said()).toContain('Expected the file of a backup: npm run restore FILE');
+});
+
+test('a ledger on another PostgreSQL is kept there, and no cluster of its own is made', async () => {
+  const url = databaseUrl();
+  await createDatabase(url);
+  const elsewhere = { DATABASE_URL: url, WHEAT_LEDGER_DATA: join(folder, 'unused') };
+  const first = start(elsewhere);
+  expect(await enterPlot(await addressOf(first), 'Far away')).toBe(201);
+  expect(await interrupt(first)).toBe(0);
+  expect(existsSync(join(folder, 'unused'))).toBe(false);
+  const second = start(elsewhere);
+  expect(await plotNames(await addressOf(second))).toEqual(['Far away']);
+  expect(await interrupt(second)).toBe(0);
+});
+
+test('npm run dev serves the page from its sources and passes questions on to the server, and leaves nothing behind', async () => {
+  const port = await freePort();
+  const dev = program('dev.mjs', [], { PORT: String(port), API_PORT: String(await freePort()), WHEAT_LEDGER_DATA: join(folder, 'dev') });
+  const ask = (path: string): Promise<string | undefined> => fetch(`http://127.0.0.1:${port}${path}`).then((r) => (r.ok ? r.text() : undefined), () => undefined);
+  expect(await until(dev, () => ask('/'))).toContain('/src/main.tsx');
+  expect(await until(dev, () => ask('/api/v1/health'))).toBe('{"status":"ok"}');
+  const pid = Number(readFileSync(join(folder, 'dev/cluster/postmaster.pid'), 'utf8').split('\n')[0]);
+  expect(await interrupt(dev)).toBe(0);
+  expect(existsSync(`/proc/${pid}`)).toBe(false);
+  expect(await ask('/')).toBeUndefined();
+});
+
+test('the doctor says what is there and changes nothing', async () => {
+  const said = await done(program('doctor.mjs', [], env));
+  expect(said).toMatch(/^yes {2}Node 20\.20 or newer$/m);
+  expect(said).toMatch(/^yes {2}PostgreSQL server programs$/m);
 });

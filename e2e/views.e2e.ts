@@ -10,6 +10,9 @@ interface Named { readonly id: string; readonly name: string; readonly statement
 const VIEWS: Record<string, string> = {};
 let kept: Record<string, unknown>;
 
+// Each view is opened afresh, so one on which the browser itself stopped answering may be opened once more.
+jest.retryTimes(1);
+
 beforeAll(async () => {
   ledger = await startLedger();
   screen = await openScreen();
@@ -17,10 +20,12 @@ beforeAll(async () => {
   const products = await list('products');
   const id = (name: string): string => products.find((p) => p.name === name)?.id ?? '';
   kept = { 'draft.label': { text: 'Meadow feed 5-3-4\nNitrogen 5 %\nVitality 12 %\nDerived from: muriate of potash', paper: 'label', corrections: {} }, bench: ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Holdstone Zeolite', 'Barn straw'].map((name) => ({ id: id(name), aside: false })) };
+  const plot = (await list('plots')).find((p) => p.name === 'Ashlark Hollow, wheat strip')?.id;
   Object.assign(VIEWS, {
     shelf: '/shelf', 'a bag': `/shelf/${id('Hobbingate Steady Prills')}`, price: '/price', release: '/release', mix: `/mix/${(await list('recipes'))[0]?.id}`,
     'the label desk': '/shelf/label', materials: '/shelf/materials', 'the shelf as CSV': '/shelf/csv',
-    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'the causes': '/ground/causes', 'a soil report': `/ground/${(await list('plots'))[0]?.id}/soil/new`, book: '/book',
+    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'the causes': '/ground/causes', 'a soil report': `/ground/${plot}/soil/new`, weather: `/ground/${plot}/weather`, 'jar tests': `/ground/${plot}/jars`, book: '/book',
+    elements: `/shelf/${id('Hollow Hen Pellets')}/elements`, versions: `/shelf/${id('Hollow Hen Pellets')}/versions`, 'kitchen extracts': '/shelf/kitchen',
   });
 });
 afterAll(async () => {
@@ -43,7 +48,7 @@ async function show(path: string, size?: { width: number; height: number }, them
   await page.waitForSelector('#find');
   return page;
 }
-const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'the shelf as CSV', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'the causes', 'a soil report', 'book'];
+const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'the shelf as CSV', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'the causes', 'a soil report', 'weather', 'jar tests', 'elements', 'versions', 'kitchen extracts', 'book'];
 
 describe.each(['day', 'evening'])('in the light of %s', (theme) => {
   test.each(NAMES)('axe finds nothing serious on %s', async (name) => {
