@@ -17,5 +17,5 @@ export * from './toCore.js';
 export * from './productProblems.js';
 export * from './typed/reader.js';
 export * from './typed/productText.js';
-export { columnFor, CSV_FIELDS, CSV_OFFER_PARTS, CsvColumns, headingOf, type CsvColumn, type CsvField } from './typed/csvColumns.js';
+export { columnFor, CSV_FIELDS, CsvColumns, headingOf, rowColumns, type CsvColumn, type CsvField } from './typed/csvColumns.js';
 export { csvRow, readCsvRow } from './typed/csvRow.js';

@@ -1,8 +1,30 @@
 import type { RecordKind } from './records.js';
 
-/** An input as it is written today, from one that an older ledger exported or keeps in its book: four uneven sides are a polygon now. */
-export function ofToday(kind: RecordKind, input: object): object {
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null;
+
+/** Four uneven sides are a polygon now. */
+function plotOfToday(input: object): object {
   const { shape } = input as { readonly shape?: unknown };
-  const old = kind === 'plot' && typeof shape === 'object' && shape !== null && 'kind' in shape && shape.kind === 'fourSides';
-  return old ? { ...input, shape: { ...shape, kind: 'polygon' } } : input;
+  return isObject(shape) && shape.kind === 'fourSides' ? { ...input, shape: { ...shape, kind: 'polygon' } } : input;
 }
+
+/** A rate's one unit, such as lb/1000 ft², is two now: of the product, and what it is for each of. */
+function directionOf(unit: unknown, rest: object, of = ''): object {
+  const [, left, count, right] = /^([^/]+)\/(?:(\d+) )?(.+)$/.exec(String(unit)) ?? [];
+  return { use: '', ...rest, unit: left, per: { amount: Number(count ?? 1), unit: `${right}${of}` } };
+}
+
+/** The one label rate and the one dilution are directions now. What is neither is left where it stands, to be refused by name. */
+function productOfToday(input: object): object {
+  const { labelRate, dilution, ...rest } = input as Readonly<Record<string, unknown>>;
+  const rates = [labelRate, dilution].filter((rate) => rate !== undefined);
+  if (rates.length === 0 || rates.some((rate) => rate !== null && !isObject(rate))) return input;
+  const directions = [
+    ...(isObject(labelRate) ? [directionOf(labelRate.unit, { amount: labelRate.amount, perYear: labelRate.perYear })] : []),
+    ...(isObject(dilution) ? [directionOf(dilution.unit, { amount: dilution.amount }, ' of water')] : []),
+  ];
+  return directions.length > 0 ? { ...rest, directions } : rest;
+}
+
+/** An input as it is written today, from one that an older ledger exported or keeps in its book. */
+export const ofToday = (kind: RecordKind, input: object): object => (kind === 'plot' ? plotOfToday(input) : kind === 'product' ? productOfToday(input) : input);

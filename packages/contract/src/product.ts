@@ -1,11 +1,10 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
-import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, ORIGINS, PRODUCT_FORMS, PROVENANCES, unitsOf, type Analyte, type AnalysisUnit, type Basis, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, ORIGINS, PRODUCT_FORMS, PROVENANCES, RATE_PER, unitsOf, type Analyte, type AnalysisUnit, type Basis, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
 import { Day, EachOneOf, EachText, Maybe, NumberBetween, OneOf, Part, Parts, Text, When } from './decorators.js';
 
 export const BASES: readonly Basis[] = ['element', ...COMPOUND_BASES];
 export const PACKAGE_UNITS: readonly string[] = [...unitsOf('mass'), ...unitsOf('volume')];
-export const RATE_UNITS: readonly string[] = [...unitsOf('arealRate'), ...unitsOf('arealVolume')];
 
 /** A value as declared: a number, a range, or "below" a limit. Which fields are read follows from `kind`. */
 export class DeclaredValueInput {
@@ -87,15 +86,36 @@ export class OfferInput {
   seller?: string;
 }
 
-export class LabelRateInput {
-  @NumberBetween(0, 1e6, 'a rate')
+export class RatePerInput {
+  @NumberBetween(0.000001, 1e6, 'how much')
   amount!: number;
 
-  @OneOf(RATE_UNITS, 'a rate unit')
+  @OneOf(RATE_PER, 'ground, a plant, row, water or medium')
+  unit!: string;
+}
+
+/** One rate of a label's directions. */
+export class DirectionInput {
+  @Text(0, 80, 'what it is for')
+  use!: string;
+
+  @NumberBetween(0.000001, 1e6, 'a rate')
+  amount!: number;
+
+  /** The least, where the label gives a range; `amount` is the most. */
+  @Maybe()
+  @NumberBetween(0, 1e6, 'the least of a rate')
+  least?: number;
+
+  @OneOf(PACKAGE_UNITS, 'a unit of weight or volume')
   unit!: string;
 
+  @Part(() => RatePerInput, 'what the rate is for each of')
+  per!: RatePerInput;
+
+  @Maybe()
   @NumberBetween(1, 365, 'a number of applications a year')
-  perYear!: number;
+  perYear?: number;
 }
 
 export class LongevityInput {
@@ -104,15 +124,6 @@ export class LongevityInput {
 
   @NumberBetween(0, 40, 'a reference temperature in °C')
   referenceC!: number;
-}
-
-/** How the directions thin it. */
-export class DilutionInput {
-  @NumberBetween(0.001, 1000, 'an amount in each litre of water')
-  amount!: number;
-
-  @OneOf(['mL/L', 'g/L'], 'mL or g in each litre of water')
-  unit!: 'mL/L' | 'g/L';
 }
 
 export const ORGANIC_STATUSES = ['yes', 'no', 'unknown'] as const;
@@ -165,16 +176,12 @@ export class ProductInput {
   offers!: OfferInput[];
 
   @Maybe()
-  @Part(() => LabelRateInput, 'a rate')
-  labelRate?: LabelRateInput;
+  @Parts(() => DirectionInput, 12, 'rates of the directions')
+  directions?: DirectionInput[];
 
   @Maybe()
   @Part(() => LongevityInput, 'a longevity')
   longevity?: LongevityInput;
-
-  @Maybe()
-  @Part(() => DilutionInput, 'a dilution')
-  dilution?: DilutionInput;
 
   @Text(0, 2000, 'a note')
   note!: string;

@@ -1,6 +1,6 @@
 import { plotArea, SHAPES } from '@wheat-ledger/core';
 import {
-  ofToday, polygonLengths, productProblems, SHAPE_LENGTHS, ShapeInput, toJarReadings, toLog, toShape, toSite, toSoilReport, validateInput, type LoggerInput, type PlotInput, type ProductInput, type SoilReportInput,
+  ofToday, polygonLengths, ProductInput, productProblems, SHAPE_LENGTHS, ShapeInput, toJarReadings, toLog, toProduct, toShape, toSite, toSoilReport, validateInput, type LoggerInput, type PlotInput, type SoilReportInput,
 } from './index.js';
 
 const area = (input: ShapeInput): number => plotArea(toShape(input)).value.mid;
@@ -38,6 +38,21 @@ test('a plot written by an older ledger is read as one of today; nothing else is
   expect(ofToday('plot', old)).toEqual({ name: 'Corner', shape: { kind: 'polygon', lengthsM: [3, 4, 3, 4, 5] } });
   expect(ofToday('product', old)).toBe(old);
   for (const input of [{ name: 'Bed' }, { name: 'Bed', shape: null }, { name: 'Bed', shape: { kind: 'circle', lengthsM: [2] } }]) expect(ofToday('plot', input)).toBe(input);
+});
+
+test('the one label rate and the one dilution of an older ledger are directions today', () => {
+  const input = { name: 'A', seller: '', form: 'liquid', analysis: [], derivedFrom: [], offers: [], note: '' };
+  const today = ofToday('product', { ...input, labelRate: { amount: 3, unit: 'lb/1000 ft²', perYear: 2 }, dilution: { amount: 5, unit: 'mL/L' } });
+  expect(today).toEqual({ ...input, directions: [{ use: '', amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' }, perYear: 2 }, { use: '', amount: 5, unit: 'mL', per: { amount: 1, unit: 'L of water' } }] });
+  expect(validateInput(ProductInput, today).ok).toBe(true);
+  expect(ofToday('product', { ...input, labelRate: null })).toEqual(input);
+  for (const labelRate of ['lots', { amount: 3 }]) expect(validateInput(ProductInput, ofToday('product', { ...input, labelRate })).ok).toBe(false);
+});
+
+test('a rate whose least is above its most is refused, and the core has undefined where nothing was told', () => {
+  const direction = { use: '', amount: 30, least: 50, unit: 'g', per: { amount: 1, unit: 'm²' } };
+  expect(productProblems({ ...bag([]), directions: [direction] })).toEqual([{ path: 'directions.0.amount', message: 'Read 50 to 30, expected the least before the most.' }]);
+  expect(toProduct({ ...bag([]), directions: [{ ...direction, least: null as unknown as number }] }).directions).toEqual([{ ...direction, least: undefined, perYear: undefined }]);
 });
 
 const bag = (analysis: object[]): ProductInput => ({ name: 'A', seller: '', form: 'meal', analysis, derivedFrom: [], offers: [], note: '' }) as unknown as ProductInput;

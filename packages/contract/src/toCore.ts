@@ -1,10 +1,10 @@
-import { cropOf, type AnalysisFigure, type Claim, type DailyLog, type DeclaredValue, type JarReadings, type Product, type Shape, type Site, type SoilReport, type TemperatureRecord } from '@wheat-ledger/core';
+import { cropOf, type AnalysisFigure, type Claim, type DailyLog, type DeclaredValue, type Direction, type JarReadings, type Product, type Shape, type Site, type SoilReport, type TemperatureRecord } from '@wheat-ledger/core';
 import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
 import type { PlotInput, ShapeInput, TemperatureInput } from './plot.js';
 import type { SoilReportInput } from './soil.js';
-import type { DeclaredValueInput, ProductInput } from './product.js';
+import type { DeclaredValueInput, DirectionInput, ProductInput } from './product.js';
 
 /** A declared value as the core reads it. */
 export function toValue(input: DeclaredValueInput): DeclaredValue {
@@ -14,6 +14,9 @@ export function toValue(input: DeclaredValueInput): DeclaredValue {
     case 'below': return { kind: 'below', limit: input.limit ?? 0 };
   }
 }
+
+/** A rate of the directions as the core reckons with it. */
+export const toDirection = (input: DirectionInput): Direction => ({ ...input, least: input.least ?? undefined, perYear: input.perYear ?? undefined });
 
 /** A product as the core computes with it. */
 export const toProduct = (input: ProductInput, id = ''): Product => ({
@@ -25,10 +28,9 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   analysis: input.analysis.map((line): AnalysisFigure => ({ ...line, value: toValue(line.value), extract: line.extract ?? undefined })),
   derivedFrom: input.derivedFrom,
   offers: input.offers.map((o) => ({ size: o.size, unit: o.unit, price: o.price ?? undefined, seenOn: o.seenOn ?? undefined, seller: o.seller ?? undefined })),
-  labelRate: input.labelRate ?? undefined,
+  directions: (input.directions ?? []).map(toDirection),
   longevity: input.longevity ?? undefined,
   carbonToNitrogen: input.carbonToNitrogen ?? undefined,
-  dilution: input.dilution ?? undefined,
 });
 
 const toTemperature = (t: TemperatureInput): TemperatureRecord =>

@@ -39,10 +39,10 @@ test('a prototype cannot be slipped in', () => {
 });
 
 test('null in an optional field is read as missing, and becomes undefined for the core', () => {
-  const plain = product({ densityKgPerL: null, grade: null, labelRate: null, longevity: null });
+  const plain = product({ densityKgPerL: null, grade: null, directions: null, longevity: null });
   const result = validateInput(ProductInput, plain);
   expect(result.ok).toBe(true);
-  expect(result.ok && toProduct(result.value, 'id')).toMatchObject({ id: 'id', densityKgPerL: undefined, grade: undefined, labelRate: undefined, longevity: undefined });
+  expect(result.ok && toProduct(result.value, 'id')).toMatchObject({ id: 'id', densityKgPerL: undefined, grade: undefined, directions: [], longevity: undefined });
 });
 
 test('plots and claims reach the core as it computes with them', () => {

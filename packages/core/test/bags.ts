@@ -1,4 +1,4 @@
-import type { AnalysisFigure, Analyte, AnalysisUnit, Basis, DeclaredValue, Product, Site } from '../src/index.js';
+import { parseRate, type AnalysisFigure, type Analyte, type AnalysisUnit, type Basis, type DeclaredValue, type Direction, type Product, type Site } from '../src/index.js';
 
 type Amount = number | readonly [number, number, number] | { readonly below: number };
 
@@ -12,9 +12,16 @@ export const line = (analyte: Analyte, amount: Amount, basis: Basis = 'element',
   analyte, basis, value: toValue(amount), unit, provenance, source: 'test',
 });
 
+/** One rate of a label, as it stands there. */
+export function direction(text: string, perYear?: number, use = ''): Direction {
+  const read = parseRate(text);
+  if (!read.ok) throw new Error(read.reason);
+  return { ...read.rate, perYear, use };
+}
+
 /** A product with nothing said of it but what is given. */
 export const bag = (given: Partial<Product> = {}): Product => ({
-  id: given.name ?? 'bag', name: 'Test bag', form: 'granule', densityKgPerL: undefined, grade: undefined, analysis: [], derivedFrom: [], offers: [], labelRate: undefined, longevity: undefined, carbonToNitrogen: undefined, ...given,
+  id: given.name ?? 'bag', name: 'Test bag', form: 'granule', densityKgPerL: undefined, grade: undefined, analysis: [], derivedFrom: [], offers: [], directions: [], longevity: undefined, carbonToNitrogen: undefined, ...given,
 });
 
 export const priced = (size: number, unit: string, amount: string, currency = 'EUR') => ({ size, unit, price: { amount, currency }, seenOn: undefined });

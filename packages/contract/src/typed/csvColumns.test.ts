@@ -13,7 +13,7 @@ const PRODUCTS = [
     name: '=HYPERLINK("x")', seller: '-Larkmere', form: 'meal', note: 'two\nlines, "quoted"; and more', derivedFrom: ['feather meal', 'bone meal'],
     analysis: [line('N', { kind: 'number', value: 13 }), line('N', { kind: 'range', low: 12, mid: 12.5, high: 13 }, { provenance: 'measured', source: 'slip: two' }), line('P', { kind: 'below', limit: 20 }, { basis: 'P2O5', unit: 'mg/kg' }), line('N.nitrate', { kind: 'number', value: 1 }, { basis: 'NO3' }), line('K', { kind: 'number', value: 900 }, { unit: 'mg/kg', provenance: 'measured', extract: 'available' })],
     offers: [{ size: 20, unit: 'kg', price: { amount: '34.50', currency: 'EUR' }, seenOn: '2026-02-20' }, { size: 5, unit: 'US gal', seller: '@other' }],
-    densityKgPerL: 0.48, grade: '13-0-0', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 25 }, dilution: { amount: 4, unit: 'g/L' },
+    densityKgPerL: 0.48, grade: '13-0-0', directions: [{ use: 'new beds', amount: 5, least: 3, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 }, { use: '', amount: 4, unit: 'g', per: { amount: 10, unit: 'L of water' } }], longevity: { days: 150, referenceC: 25 },
     labelText: 'Nitrogen 13 %\nP < 20', organic: { status: 'yes', body: 'the list' }, origins: ['animal', 'waste'], carbonToNitrogen: 4, saltIndex: 3, limingPer100Kg: -5.5, stock: { amount: 3, unit: 'kg' }, storage: 'dry',
   },
   { name: 'Plain', seller: '', form: 'granule', note: '', derivedFrom: [], analysis: [], offers: [] },
@@ -52,7 +52,7 @@ test('what a spreadsheet would run is neutralised, numbers are left alone, and i
 });
 
 test.each([
-  ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Potash', 'K2O %'],
+  ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['Rate for', 'rate for'], ['rate (2)', 'rate (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Potash', 'K2O %'],
 ])('the heading %j is taken as %j', (typed, meant) => expect(headingOf(columnFor(typed)!)).toBe(meant));
 test.each(['', 'colour', 'N furlongs', 'from'])('the heading %j means nothing here', (typed) => expect(columnFor(typed)).toBeUndefined());
 

@@ -1,11 +1,11 @@
 import { ANALYSIS_UNITS, ANALYTES, analyteNamed, basesOf, basisWord, readBasisWord, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
-import type { LineText, OfferText, ProductText } from './productText.js';
+import type { DirectionText, LineText, OfferText, ProductText } from './productText.js';
 
-/** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package, or the order of the figures where it is not that of the columns. */
+/** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package or the n-th rate, or the order of the figures where it is not that of the columns. */
 export type CsvColumn =
   | { readonly kind: 'field'; readonly field: CsvField }
   | { readonly kind: 'figure' | 'from'; readonly analyte: Analyte; readonly basis: string; readonly unit: AnalysisUnit; readonly nth: number }
-  | { readonly kind: 'offer'; readonly part: keyof OfferText; readonly nth: number }
+  | (CsvRowPart & { readonly kind: 'row'; readonly nth: number })
   | { readonly kind: 'order' };
 
 /** Plain fields by their heading, and how each is read from and written to the text of a product. */
@@ -16,11 +16,8 @@ export const FIELDS = {
   grade: { get: (p: ProductText) => p.grade, set: (p: ProductText, v: string) => ({ ...p, grade: v }) },
   'density kg/L': { get: (p: ProductText) => p.densityKgPerL, set: (p: ProductText, v: string) => ({ ...p, densityKgPerL: v }) },
   'derived from': { get: (p: ProductText) => p.derivedFrom, set: (p: ProductText, v: string) => ({ ...p, derivedFrom: v }) },
-  'label rate': { get: (p: ProductText) => p.labelRate.amount, set: (p: ProductText, v: string) => ({ ...p, labelRate: { ...p.labelRate, amount: v } }) },
-  'applications a year': { get: (p: ProductText) => (p.labelRate.amount ? p.labelRate.perYear : ''), set: (p: ProductText, v: string) => ({ ...p, labelRate: { ...p.labelRate, perYear: v || '1' } }) },
   'lasts days': { get: (p: ProductText) => p.longevity.days, set: (p: ProductText, v: string) => ({ ...p, longevity: { ...p.longevity, days: v } }) },
   'rated at °C': { get: (p: ProductText) => (p.longevity.days ? p.longevity.referenceC : ''), set: (p: ProductText, v: string) => ({ ...p, longevity: { ...p.longevity, referenceC: v || '21' } }) },
-  dilution: { get: (p: ProductText) => p.dilution, set: (p: ProductText, v: string) => ({ ...p, dilution: v }) },
   'C:N': { get: (p: ProductText) => p.carbonToNitrogen, set: (p: ProductText, v: string) => ({ ...p, carbonToNitrogen: v }) },
   'salt index': { get: (p: ProductText) => p.saltIndex, set: (p: ProductText, v: string) => ({ ...p, saltIndex: v }) },
   'liming kg CaCO3/100 kg': { get: (p: ProductText) => p.limingPer100Kg, set: (p: ProductText, v: string) => ({ ...p, limingPer100Kg: v }) },
@@ -35,10 +32,22 @@ export const FIELDS = {
 export type CsvField = keyof typeof FIELDS;
 export const CSV_FIELDS = Object.keys(FIELDS) as readonly CsvField[];
 
-export const OFFER_HEADINGS: Readonly<Record<keyof OfferText, string>> = { size: 'package', price: 'price', currency: 'currency', seenOn: 'seen on', seller: 'asked by' };
-export const CSV_OFFER_PARTS = Object.keys(OFFER_HEADINGS) as readonly (keyof OfferText)[];
+/** Lists of a product that are written part by part, each part of each row in a column of its own. */
+export type CsvRowPart = { readonly list: 'offers'; readonly part: keyof OfferText } | { readonly list: 'directions'; readonly part: keyof DirectionText };
+const ROW_PARTS: readonly (CsvRowPart & { readonly heading: string })[] = [
+  { list: 'offers', part: 'size', heading: 'package' }, { list: 'offers', part: 'price', heading: 'price' }, { list: 'offers', part: 'currency', heading: 'currency' }, { list: 'offers', part: 'seenOn', heading: 'seen on' }, { list: 'offers', part: 'seller', heading: 'asked by' },
+  { list: 'directions', part: 'amount', heading: 'rate' }, { list: 'directions', part: 'use', heading: 'rate for' }, { list: 'directions', part: 'perYear', heading: 'times a year' },
+];
+/** The columns of the first so many rows of a list. */
+export const rowColumns = (list: CsvRowPart['list'], rows: number): readonly CsvColumn[] =>
+  Array.from({ length: rows }, (_, i) => ROW_PARTS.flatMap((p): CsvColumn[] => (p.list === list ? [{ ...partOf(p), kind: 'row', nth: i + 1 }] : []))).flat();
+const partOf = ({ list, part }: CsvRowPart): CsvRowPart => ({ list, part } as CsvRowPart);
 
-export const numbered = (words: string, nth: number): string => (nth === 1 ? words : `${words} (${nth})`);
+const numbered = (words: string, nth: number): string => (nth === 1 ? words : `${words} (${nth})`);
+/** The heading of a part of a row; a part that has no column is told by the row's first. */
+export const rowHeading = (list: CsvRowPart['list'], part: string, nth: number): string =>
+  numbered((ROW_PARTS.find((p) => p.list === list && p.part === part) ?? ROW_PARTS.find((p) => p.list === list))?.heading ?? list, nth);
+
 /** What stands in a heading for a nutrient: its symbol or its compound, and "available" for what only an extract holds. */
 function symbolOf(analyte: string, word: string): string {
   const { basis, extract } = readBasisWord(word);
@@ -53,7 +62,7 @@ export function headingOf(column: CsvColumn): string {
   switch (column.kind) {
     case 'field': return column.field;
     case 'order': return ORDER_HEADING;
-    case 'offer': return numbered(OFFER_HEADINGS[column.part], column.nth);
+    case 'row': return rowHeading(column.list, column.part, column.nth);
     case 'figure': return numbered(`${symbolOf(column.analyte, column.basis)} ${column.unit}`, column.nth);
     case 'from': return numbered(`${symbolOf(column.analyte, column.basis)} ${column.unit} from`, column.nth);
   }
@@ -69,8 +78,8 @@ export function columnFor(heading: string): CsvColumn | undefined {
   if (plain === ORDER_HEADING) return { kind: 'order' };
   const field = CSV_FIELDS.find((f) => f.toLowerCase() === plain || f.toLowerCase().replace(/ kg\/l$/, '') === plain);
   if (field && nth === 1) return { kind: 'field', field };
-  const part = CSV_OFFER_PARTS.find((p) => OFFER_HEADINGS[p] === plain);
-  if (part) return { kind: 'offer', part, nth };
+  const part = ROW_PARTS.find((p) => p.heading === plain);
+  if (part) return { ...partOf(part), kind: 'row', nth };
   const from = / from$/.test(plain);
   const figure = from ? plain.slice(0, -5) : plain;
   const unit = [...ANALYSIS_UNITS].sort((a, b) => b.length - a.length).find((u) => figure.endsWith(` ${u.toLowerCase()}`));
@@ -101,12 +110,13 @@ export const isOrdered = (some: readonly string[], all: readonly string[]): bool
   return places.every((place, i) => i === 0 || place > (places[i - 1] ?? 0));
 };
 
-/** Gathers the columns that products need together, one product after another: plain fields, then every figure that any declares, then packages. */
+/** Gathers the columns that products need together, one product after another: plain fields, then every figure that any declares, then packages and rates. */
 export class CsvColumns {
   private readonly figures = new Map<string, CsvColumn[]>();
   private readonly fields = new Set<CsvField>(['name']);
   private readonly orders = new Set<string>();
   private packages = 1;
+  private rates = 0;
 
   add(product: ProductText): this {
     for (const field of CSV_FIELDS) if (FIELDS[field].get(product) !== '') this.fields.add(field);
@@ -116,6 +126,7 @@ export class CsvColumns {
     }
     this.orders.add(orderOf(product).join(';'));
     this.packages = Math.max(this.packages, product.offers.length);
+    this.rates = Math.max(this.rates, product.directions.filter((d) => d.amount !== '').length);
     return this;
   }
 
@@ -124,7 +135,8 @@ export class CsvColumns {
       ...CSV_FIELDS.filter((f) => this.fields.has(f)).map((field): CsvColumn => ({ kind: 'field', field })),
       ...[...this.figures.values()].flat(),
       ...([...this.orders].every((order) => isOrdered(order.split(';'), [...this.figures.keys()])) ? [] : [{ kind: 'order' } as const]),
-      ...Array.from({ length: this.packages }, (_, i) => CSV_OFFER_PARTS.map((part): CsvColumn => ({ kind: 'offer', part, nth: i + 1 }))).flat(),
+      ...rowColumns('offers', this.packages),
+      ...rowColumns('directions', this.rates),
     ];
   }
 }

@@ -2,8 +2,8 @@ import { PROVENANCES, type Analyte, type AnalysisUnit } from '@wheat-ledger/core
 import { ProductInput } from '../product.js';
 import { productProblems } from '../productProblems.js';
 import { validateInput, type FieldProblem, type Validated } from '../validate.js';
-import { columnFor, counted, FIELDS, figureKey, headingOf, isOrdered, keyOf, numbered, OFFER_HEADINGS, type CsvColumn, type CsvField } from './csvColumns.js';
-import { blankLine, blankOffer, blankProduct, readProduct, type LineText, type OfferText, type ProductText } from './productText.js';
+import { columnFor, counted, FIELDS, figureKey, headingOf, isOrdered, keyOf, rowHeading, type CsvColumn, type CsvField } from './csvColumns.js';
+import { blankDirection, blankLine, blankOffer, blankProduct, readProduct, type LineText, type ProductText } from './productText.js';
 import { typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
@@ -21,7 +21,7 @@ export function csvRow(product: ProductText, columns: readonly CsvColumn[]): rea
   return columns.map((column) => {
     if (column.kind === 'field') return guarded(FIELDS[column.field].get(product));
     if (column.kind === 'order') return inOrder ? '' : order.map((key) => figureHeadings.get(key) ?? '').join('; ');
-    if (column.kind === 'offer') return guarded(product.offers[column.nth - 1]?.[column.part] ?? '');
+    if (column.kind === 'row') return guarded((column.list === 'offers' ? product.offers[column.nth - 1]?.[column.part] : product.directions[column.nth - 1]?.[column.part]) ?? '');
     const line = lines.get(`${figureKey(column)}|${column.nth}`);
     return line ? guarded(column.kind === 'figure' ? line.value : fromText(line)) : '';
   });
@@ -32,11 +32,11 @@ function headingAt(path: string, text: ProductText): string {
   const [list = '', index = '', part = ''] = path.split('.');
   const line = list === 'analysis' ? counted(text.analysis)[Number(index)] : undefined;
   if (line) return headingOf({ kind: 'figure', analyte: line.line.analyte as Analyte, basis: line.line.basis, unit: line.line.unit as AnalysisUnit, nth: line.nth });
-  if (list === 'offers') return numbered(OFFER_HEADINGS[part as keyof OfferText] ?? 'price', Number(index) + 1);
+  if (list === 'offers' || list === 'directions') return rowHeading(list, part, Number(index) + 1);
   return PATH_HEADINGS[list] ?? list;
 }
 const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
-  densityKgPerL: 'density kg/L', derivedFrom: 'derived from', labelRate: 'label rate', longevity: 'lasts days', carbonToNitrogen: 'C:N', saltIndex: 'salt index', limingPer100Kg: 'liming kg CaCO3/100 kg', labelText: 'label text',
+  densityKgPerL: 'density kg/L', derivedFrom: 'derived from', longevity: 'lasts days', carbonToNitrogen: 'C:N', saltIndex: 'salt index', limingPer100Kg: 'liming kg CaCO3/100 kg', labelText: 'label text',
 };
 
 /** A row as the product it makes, or everything about it that does not fit, each under its column's heading. @param columns what each cell means; undefined is left out */
@@ -52,10 +52,13 @@ export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: r
   return problems.length > 0 ? refused(asTyped(problems)) : checked;
 }
 
+/** Rows with one more part, and blank rows before it where none had anything yet. */
+const withPart = <Row,>(rows: readonly Row[], blank: () => Row, { part, nth }: { readonly part: string; readonly nth: number }, cell: string): Row[] =>
+  Array.from({ length: Math.max(rows.length, nth) }, (_, i) => (i === nth - 1 ? { ...(rows[i] ?? blank()), [part]: cell.trim() } : (rows[i] ?? blank())));
+
 /** A row's cells as the text of a product; columns without a meaning are left out. */
 function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[]): ProductText {
-  let product: ProductText = { ...blankProduct(), analysis: [], offers: [] };
-  const offers = new Map<number, OfferText>();
+  let product: ProductText = { ...blankProduct(), analysis: [], offers: [], directions: [] };
   const lines: { key: string; line: LineText }[] = [];
   let order: readonly string[] = [];
   columns.forEach((column, i) => {
@@ -63,7 +66,7 @@ function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: read
     if (!column || cell.trim() === '') return;
     if (column.kind === 'field') product = FIELDS[column.field].set(product, cell);
     else if (column.kind === 'order') order = cell.split(';').map((heading) => keyOf(columnFor(heading)));
-    else if (column.kind === 'offer') offers.set(column.nth, { ...(offers.get(column.nth) ?? blankOffer()), [column.part]: cell.trim() });
+    else if (column.kind === 'row') product = { ...product, ...(column.list === 'offers' ? { offers: withPart(product.offers, blankOffer, column, cell) } : { directions: withPart(product.directions, blankDirection, column, cell) }) };
     else {
       const key = keyOf(column);
       const found = lines.find((l) => l.key === key) ?? { key, line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' } };
@@ -72,7 +75,7 @@ function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: read
     }
   });
   const placeOf = (key: string): number => (order.includes(key) ? order.indexOf(key) : order.length);
-  return { ...product, analysis: [...lines].sort((a, b) => placeOf(a.key) - placeOf(b.key)).map((l) => l.line), offers: Array.from({ length: Math.max(0, ...offers.keys()) }, (_, i) => offers.get(i + 1) ?? blankOffer()) };
+  return { ...product, analysis: [...lines].sort((a, b) => placeOf(a.key) - placeOf(b.key)).map((l) => l.line) };
 }
 
 const COULD_RUN = /^'*[=+\-@\t\r]/;

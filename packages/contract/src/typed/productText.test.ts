@@ -1,6 +1,6 @@
 import { ProductInput } from '../product.js';
 import { validateInput } from '../validate.js';
-import { blankProduct, productText, readProduct } from './productText.js';
+import { blankDirection, blankProduct, productText, readProduct } from './productText.js';
 
 const kept: ProductInput = {
   name: 'Everything', seller: 'Ossel & Wick', form: 'liquid', note: 'note', densityKgPerL: 1.18, grade: '4-2-8', derivedFrom: ['urea', 'potassium nitrate'],
@@ -10,7 +10,7 @@ const kept: ProductInput = {
     { analyte: 'P', basis: 'P2O5', value: { kind: 'number', value: 12 }, unit: 'mg/kg', provenance: 'measured', source: 'slip', extract: 'available' },
   ],
   offers: [{ size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20', seller: 'The other shop' }, { size: 5, unit: 'US gal' }],
-  labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 }, dilution: { amount: 5, unit: 'mL/L' },
+  directions: [{ use: 'new beds', amount: 5, least: 3, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 }, { use: '', amount: 4, unit: 'g', per: { amount: 10, unit: 'L of water' } }], longevity: { days: 150, referenceC: 21 },
   labelText: 'Nitrogen 0.5 %', organic: { status: 'yes', body: 'the county list' }, origins: ['synthetic'], carbonToNitrogen: 12.5, saltIndex: 46.1, limingPer100Kg: -5.5, stock: { amount: 3.5, unit: 'L' }, storage: 'frost free',
 };
 
@@ -25,17 +25,18 @@ const typed = (given: Partial<ReturnType<typeof blankProduct>>) => readProduct({
 
 test('numbers are read as people type them', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '' };
-  const { plain } = typed({ densityKgPerL: '0,48', analysis: [{ ...line, value: '5 ½' }], offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '', seller: '' }], labelRate: { amount: '15 L/ha', perYear: '2' } });
-  expect(plain).toMatchObject({ densityKgPerL: 0.48, analysis: [{ value: { kind: 'number', value: 5.5 } }], offers: [{ size: 50, unit: 'lb', price: { amount: '1250.50', currency: 'EUR' } }], labelRate: { amount: 15, unit: 'L/ha', perYear: 2 } });
+  const { plain } = typed({ densityKgPerL: '0,48', analysis: [{ ...line, value: '5 ½' }], offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '', seller: '' }], directions: [{ amount: '15 L/ha', use: ' hedges ', perYear: '2' }] });
+  expect(plain).toMatchObject({ densityKgPerL: 0.48, analysis: [{ value: { kind: 'number', value: 5.5 } }], offers: [{ size: 50, unit: 'lb', price: { amount: '1250.50', currency: 'EUR' } }], directions: [{ use: 'hedges', amount: 15, unit: 'L', per: { amount: 1, unit: 'ha' }, perYear: 2 }] });
 });
 
 test('blank rows are left out, and messages still land on the row that was typed', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '', value: '' };
-  const { plain, rows, problems } = typed({ analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }], offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '', seller: '' }] });
+  const { plain, rows, problems } = typed({ analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }], offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '', seller: '' }], directions: [blankDirection(), { amount: '2 tbsp/plant', use: '', perYear: '' }, { amount: '5 mL/L', use: '', perYear: 'often' }] });
   expect(plain.analysis).toHaveLength(1);
-  expect(rows).toEqual({ analysis: [1, 2], offers: [0] });
-  expect(problems.map((p) => p.path)).toEqual(['analysis.1.value', 'offers.0.size']);
+  expect(rows).toEqual({ analysis: [1, 2], offers: [0], directions: [1, 2] });
+  expect(problems.map((p) => p.path)).toEqual(['analysis.1.value', 'offers.0.size', 'directions.1.amount', 'directions.2.perYear']);
   expect(problems[1]?.message).toMatch(/US cup or metric cup/);
+  expect(problems[2]?.message).toMatch(/US tbsp or metric tbsp or AU tbsp/);
 });
 
 test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its value exactly', (price) => {
@@ -44,11 +45,3 @@ test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its v
   expect(plain.offers[0]?.price?.amount).toMatch(/^\d+\.\d{2,4}$/);
 });
 
-test.each([
-  ['5 mL/L', { amount: 5, unit: 'mL/L' }], ['2,5 g per litre', { amount: 2.5, unit: 'g/L' }], ['2 metric tsp/US gal', { amount: 2.64172, unit: 'mL/L' }], ['1/2 oz per imp gal', { amount: 3.11801, unit: 'g/L' }],
-])('the dilution %j is read', (dilution, read) => expect(readProduct({ ...blankProduct(), name: 'x', dilution }).plain.dilution).toEqual(read));
-test.each([['1:200', /one part in, or one part to/], ['a capful', /expected how much in how much water/], ['1 tsp/US gal', /differs by country/], ['5 mL/gal', /differs by country/]])('the dilution %j is asked about', (dilution, words) => {
-  const { problems, plain } = readProduct({ ...blankProduct(), name: 'x', dilution });
-  expect(problems).toEqual([{ path: 'dilution', message: expect.stringMatching(words) }]);
-  expect(plain.dilution).toBeUndefined();
-});

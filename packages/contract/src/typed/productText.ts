@@ -1,5 +1,6 @@
-import type { AnalysisFigureInput, DilutionInput, OfferInput, OrganicStatus, ProductInput } from '../product.js';
-import { basisWord, printDeclared, readBasisWord, type AnalysisFigure, type AnalysisUnit, type Analyte, type DeclaredValue, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import type { AnalysisFigureInput, DirectionInput, OfferInput, OrganicStatus, ProductInput } from '../product.js';
+import { basisWord, parseRate, printDeclared, printRate, readBasisWord, type AnalysisFigure, type AnalysisUnit, type Analyte, type DeclaredValue, type Direction, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import { toDirection } from '../toCore.js';
 import { given, Reader, rowsWith, whenTyped, type ReadText } from './reader.js';
 
 export interface LineText {
@@ -18,6 +19,12 @@ export interface OfferText {
   seenOn: string;
   seller: string;
 }
+export interface DirectionText {
+  /** The whole rate, such as 50 g/m². */
+  amount: string;
+  use: string;
+  perYear: string;
+}
 /** A product as a person types it. */
 export interface ProductText {
   name: string;
@@ -28,9 +35,8 @@ export interface ProductText {
   analysis: LineText[];
   derivedFrom: string;
   offers: OfferText[];
-  labelRate: { amount: string; perYear: string };
+  directions: DirectionText[];
   longevity: { days: string; referenceC: string };
-  dilution: string;
   note: string;
   labelText: string;
   organic: { status: string; body: string };
@@ -44,17 +50,20 @@ export interface ProductText {
 
 export const blankLine = (analyte = 'N', basis = 'element'): LineText => ({ analyte, value: '', unit: '%', basis, provenance: 'label', source: 'bag label' });
 export const blankOffer = (currency = 'EUR'): OfferText => ({ size: '', price: '', currency, seenOn: '', seller: '' });
+export const blankDirection = (): DirectionText => ({ amount: '', use: '', perYear: '' });
 export const blankProduct = (): ProductText => ({
   name: '', seller: '', form: 'granule', densityKgPerL: '', grade: '',
   analysis: [blankLine('N'), blankLine('P', 'P2O5'), blankLine('K', 'K2O')],
   derivedFrom: '', offers: [blankOffer()],
-  labelRate: { amount: '', perYear: '1' }, longevity: { days: '', referenceC: '21' }, dilution: '', note: '',
+  directions: [blankDirection()], longevity: { days: '', referenceC: '21' }, note: '',
   labelText: '', organic: { status: 'unknown', body: '' }, origins: [], carbonToNitrogen: '', saltIndex: '', limingPer100Kg: '', stock: '', storage: '',
 });
 
 /** A figure as a person types it. */
 export const lineText = ({ value, basis, extract, ...line }: AnalysisFigureInput | AnalysisFigure): LineText => ({ ...line, basis: basisWord(basis, extract), value: printDeclared(value as DeclaredValue) });
 const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({ size: `${size} ${unit}`, price: price?.amount ?? '', currency: price?.currency ?? 'EUR', seenOn: seenOn ?? '', seller: seller ?? '' });
+/** A rate of the directions as a person types it. */
+export const directionText = (d: Direction): DirectionText => ({ amount: printRate(d), use: d.use, perYear: numberText(d.perYear) });
 
 const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
@@ -66,9 +75,8 @@ export const productText = (p: ProductInput): ProductText => ({
   analysis: p.analysis.map(lineText),
   derivedFrom: p.derivedFrom.join(', '),
   offers: p.offers.map(offerText),
-  labelRate: p.labelRate ? { amount: `${p.labelRate.amount} ${p.labelRate.unit}`, perYear: String(p.labelRate.perYear) } : { amount: '', perYear: '1' },
+  directions: p.directions?.length ? p.directions.map((d) => directionText(toDirection(d))) : [blankDirection()],
   longevity: p.longevity ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) } : { days: '', referenceC: '21' },
-  dilution: p.dilution ? `${p.dilution.amount} ${p.dilution.unit}` : '',
   note: p.note,
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
@@ -98,19 +106,12 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
 /** A typed price as an exact decimal: at least the two places money has, at most the four that are kept. */
 const decimalText = (price: number): string => price.toFixed(4).replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
 
-
-/** mL or g in each litre of water, or of a gallon of one country. "1:200" could be one part in or to 200 and is asked about. */
-function readDilution(read: Reader, typed: string): DilutionInput | undefined {
-  const [, amountText = '', unit = '', per = ''] = /^(.*?)\s*(ml|g|tsp|tbsp|[a-z]+ tsp|[a-z]+ tbsp|[a-z]+ fl oz|oz)\s*(?:\/|per|in each|in a)\s*(l|litre|liter|us gal|imp gal|gal|us gallon|imp gallon)$/i.exec(typed.trim()) ?? [];
-  const litres = unit === '' ? undefined : read.quantity('dilution', `1 ${/^l/i.test(per) ? 'L' : per}`, ['volume']);
-  const amount = unit === '' ? undefined : read.quantity('dilution', `${amountText} ${unit}`, ['volume', 'mass']);
-  if (unit === '') {
-    read.refuse('dilution', /^\s*1\s*:\s*\d+\s*$/.test(typed) ? `“${typed.trim()}” is one part in, or one part to, so many of water: say it as mL in each litre, such as 5 mL/L.` : `Read “${typed.trim().slice(0, 40)}”, expected how much in how much water, such as 5 mL/L or 2 metric tsp/US gal.`);
-    return undefined;
-  }
-  if (!amount || !litres) return undefined;
-  const perLitre = (1000 * amount.value * amount.unit.factor) / (litres.value * litres.unit.factor);
-  return { amount: Number(perLitre.toPrecision(6)), unit: amount.unit.dimension === 'volume' ? 'mL/L' : 'g/L' };
+function readDirection(read: Reader, { amount: typed, use, perYear: often }: DirectionText, i: number): DirectionInput | undefined {
+  const path = `directions.${i}`;
+  const rate = parseRate(typed);
+  const perYear = whenTyped(often, () => read.number(`${path}.perYear`, often));
+  if (!rate.ok) return read.refuse(`${path}.amount`, rate.reason);
+  return { use: use.trim(), ...rate.rate, ...given('perYear', perYear) };
 }
 
 /** Reads typed text into a product; lines left blank are left out, everything else must read. */
@@ -124,11 +125,10 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     return value ? [{ analyte: line.analyte as Analyte, unit: line.unit as AnalysisUnit, provenance: line.provenance as Provenance, source: line.source, value, ...readBasisWord(line.basis) }] : [];
   });
   const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i) ?? []);
-  const rate = whenTyped(text.labelRate.amount, () => read.quantity('labelRate.amount', text.labelRate.amount, ['arealRate', 'arealVolume'], 'g/m²'));
-  const perYear = rate && read.number('labelRate.perYear', text.labelRate.perYear);
+  const directionRows = rowsWith(text.directions, (d) => d.amount.trim() !== '' || d.use.trim() !== '' || d.perYear.trim() !== '');
+  const directions = directionRows.flatMap(([direction, i]) => readDirection(read, direction, i) ?? []);
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
-  const dilution = whenTyped(text.dilution, () => readDilution(read, text.dilution));
   const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined => whenTyped(text[path], () => read.number(path, text[path]));
   const stock = whenTyped(text.stock, () => read.quantity('stock', text.stock, ['mass', 'volume'], 'kg'));
   const plain: ProductInput = {
@@ -138,9 +138,8 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     analysis,
     derivedFrom: wordsOf(text.derivedFrom),
     offers,
-    ...given('labelRate', rate && perYear !== undefined ? { amount: rate.value, unit: rate.unit.symbol, perYear } : undefined),
+    ...given('directions', directions.length > 0 ? directions : undefined),
     ...given('longevity', days !== undefined && referenceC !== undefined ? { days, referenceC } : undefined),
-    ...given('dilution', dilution),
     note: text.note.trim(),
     ...given('labelText', text.labelText.trim() === '' ? undefined : text.labelText),
     ...given('organic', text.organic.status === 'unknown' && text.organic.body.trim() === '' ? undefined : { status: text.organic.status as OrganicStatus, body: text.organic.body.trim() }),
@@ -151,5 +150,5 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     ...given('stock', stock && { amount: stock.value, unit: stock.unit.symbol }),
     ...given('storage', text.storage.trim() || undefined),
   };
-  return { plain, problems: read.problems, rows: { analysis: analysisRows.map(([, i]) => i), offers: offerRows.map(([, i]) => i) } };
+  return { plain, problems: read.problems, rows: { analysis: analysisRows.map(([, i]) => i), offers: offerRows.map(([, i]) => i), directions: directionRows.map(([, i]) => i) } };
 }

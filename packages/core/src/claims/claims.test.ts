@@ -1,6 +1,7 @@
-import { bag, line } from '../../test/bags.js';
+import { bag, direction, line } from '../../test/bags.js';
 import { cropOf } from '../ground/index.js';
-import type { Product } from '../shelf/index.js';
+import { assumptionsIn } from '../figure/index.js';
+import type { Direction, Product } from '../shelf/index.js';
 import type { Claim } from './claim.js';
 import { contentCheck } from './content.js';
 import { doseCheck, yearlyRate } from './dose.js';
@@ -24,27 +25,39 @@ test('content: below detection is against, and a mechanism without nutrients is 
 });
 
 test('dose: 0.4 mL/m² three times of 10 % w/v silicon is 0.12 g/m² against 6–18: about 1 % of need', () => {
-  const check = doseCheck(claim({ densityKgPerL: 1.25, analysis: [line('Si', 10, 'element', '% w/v')], labelRate: { amount: 0.4, unit: 'mL/m²', perYear: 3 } }, ['Si']));
+  const check = doseCheck(claim({ densityKgPerL: 1.25, analysis: [line('Si', 10, 'element', '% w/v')], directions: [direction('0.4 mL/m²', 3)] }, ['Si']));
   expect(check.answer).toBe('against');
   expect(check.figures[0]?.value).toEqual({ low: expect.closeTo(12 / 18, 6), mid: expect.closeTo(12 / 11, 6), high: expect.closeTo(2, 6) });
 });
 test('dose: 150 g/m² twice of 4 % N is 12 g/m² against 8–15: 80–150 % of need', () => {
-  const check = doseCheck(claim({ analysis: [line('N', 4)], labelRate: { amount: 150, unit: 'g/m²', perYear: 2 } }, ['N']));
+  const check = doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('150 g/m²', 2)] }, ['N']));
   expect(check.answer).toBe('supports');
   expect(check.figures[0]?.value.low).toBeCloseTo(80, 6);
 });
-test('dose: between too little and enough it cannot tell', () => expect(doseCheck(claim({ analysis: [line('N', 4)], labelRate: { amount: 40, unit: 'g/m²', perYear: 1 } }, ['N'])).answer).toBe('cannotTell'));
+test('dose: between too little and enough it cannot tell', () => expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('40 g/m²', 1)] }, ['N'])).answer).toBe('cannotTell'));
 test('dose: without a rate, a density or a known need there is no number', () => {
   expect(doseCheck(claim({ analysis: [line('N', 4)] }, ['N'])).text).toMatch(/gives no rate/);
-  expect(doseCheck(claim({ analysis: [line('N', 4)], labelRate: { amount: 1, unit: 'L/ha', perYear: 1 } }, ['N'])).text).toMatch(/density/);
-  expect(doseCheck(claim({ analysis: [line('Co', 4)], labelRate: { amount: 1, unit: 'g/m²', perYear: 1 } }, ['Co'])).text).toMatch(/not known here/);
+  expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('1 L/ha', 1)] }, ['N'])).text).toMatch(/density/);
+  expect(doseCheck(claim({ analysis: [line('Co', 4)], directions: [direction('1 g/m²', 1)] }, ['Co'])).text).toMatch(/not known here/);
 });
-test('label rates in pounds and acres come out in kg/m²: 40 lb/acre is 4.48 g/m²', () => expect(yearlyRate(bag({ labelRate: { amount: 40, unit: 'lb/acre', perYear: 1 } }))?.value.mid).toBeCloseTo(0.0044834, 7));
+const yearly = (...directions: readonly Direction[]): number | string => { const rate = yearlyRate(bag({ directions })); return rate.kind === 'figure' ? rate.figure.value.high : rate.why; };
+test('label rates in pounds and acres come out in kg/m²: 40 lb/acre is 4.48 g/m²', () => expect(yearly(direction('40 lb/acre', 1))).toBeCloseTo(0.0044834, 7));
+test('of several rates for ground the one that brings most in a year counts: 30 g three times is more than 50 g once', () => {
+  expect(yearly(direction('50 g/m²', 1, 'new beds'), direction('20–30 g/m²', 3, 'roses'), direction('1 kg/plant', 9))).toBeCloseTo(0.09, 12);
+});
+test('how often nobody says is an assumption of once, named in the working', () => {
+  const rate = yearlyRate(bag({ directions: [direction('50 g/m²')] }));
+  expect(rate.kind === 'figure' && assumptionsIn(rate.figure).map((f) => [f.label, f.value.mid])).toEqual([['applications a year', 1]]);
+});
+test('rates by plant or water alone give no dose for a square metre, and that is said', () => {
+  expect(yearly(direction('20 g/plant', 1), direction('5 mL/L', 6))).toBe('The label gives rates by the plant and by the water it is fed with only, and none for a square metre, so no dose can be worked out.');
+  expect(yearly()).toBe('The label gives no rate, so no dose can be worked out.');
+});
 
 test.each([
   ['a missing element does not stand', { derivedFrom: ['urea'], analysis: [line('N', 46)] }, ['Ca'], 'Does not stand', ['content']],
-  ['a tiny dose does not stand', { analysis: [line('N', 4)], labelRate: { amount: 1, unit: 'g/m²', perYear: 1 } }, ['N'], 'Does not stand', ['dose']],
-  ['enough stands where it is short', { analysis: [line('N', 4)], labelRate: { amount: 150, unit: 'g/m²', perYear: 2 } }, ['N'], 'Stands where …', ['content', 'dose']],
+  ['a tiny dose does not stand', { analysis: [line('N', 4)], directions: [direction('1 g/m²', 1)] }, ['N'], 'Does not stand', ['dose']],
+  ['enough stands where it is short', { analysis: [line('N', 4)], directions: [direction('150 g/m²', 2)] }, ['N'], 'Stands where …', ['content', 'dose']],
   ['no figure is not shown', { analysis: [] }, ['N'], 'Not shown', ['content']],
   ['no mechanism of supply is not shown', {}, [], 'Not shown', ['content', 'dose']],
 ] as const)('%s', (_name, product, needs, verdict, decidedBy) => {

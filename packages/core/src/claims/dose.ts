@@ -1,28 +1,49 @@
-import { computed, constant, literal, product as times, quotient, assumption, type Figure } from '../figure/index.js';
+import { assumption, computed, constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { TRACE_UPTAKE_KG_PER_HA, type CropTemplate } from '../ground/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { formatTrimmedRange, scaleRange, unitOf } from '../quantity/index.js';
-import { massFraction, type Product } from '../shelf/index.js';
+import { formatTrimmedRange, rateBasis, rateFactor, rateRange, rateUnit, scaleRange, unitOf, type RateBasis } from '../quantity/index.js';
+import { directionsBy, massFraction, type Direction, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
 
 /** Shares of a season's need that decide the dose check. Below the first it cannot matter; from the second on it can. */
 export const DOSE_RULE = { tooLittle: 0.05, material: 0.25 } as const;
 
-/** The yearly amount of product the label asks for, in kg/m²; undefined when no rate is given or a volume has no density. */
-export function yearlyRate(product: Product): Figure | undefined {
-  if (!product.labelRate) return undefined;
-  const { amount, unit: symbol, perYear } = product.labelRate;
-  const unit = unitOf(symbol);
-  const rate = literal('label rate, one application', amount, symbol, 'label', 'product record');
-  const times_ = literal('applications a year', perYear, '/year', 'label', 'product record');
-  const canonical = unit.dimension === 'arealVolume' ? 'L/m²' : 'kg/m²';
-  const factor = constant(`${canonical} per ${symbol}`, unit.factor, `${canonical} per ${symbol}`, 'by definition');
-  if (unit.dimension !== 'arealVolume') return times('label rate, a year', 'kg/m²', [rate, factor, times_]);
-  if (product.densityKgPerL === undefined) return undefined;
-  const density = literal('density', product.densityKgPerL, 'kg/L', 'label', 'product record');
-  return times('label rate, a year', 'kg/m²', [rate, factor, times_, density]);
+/** What one rate told by ground comes to in a year, kg/m²; undefined when it is by volume and no density is entered. */
+function yearly(direction: Direction, densityKgPerL: number | undefined): Figure | undefined {
+  const byVolume = unitOf(direction.unit).dimension === 'volume';
+  if (byVolume && densityKgPerL === undefined) return undefined;
+  const unit = rateUnit(direction);
+  const canonical = byVolume ? 'L/m²' : 'kg/m²';
+  return times(`label rate${direction.use === '' ? '' : `, ${direction.use}`}, a year`, 'kg/m²', [
+    literal('label rate, one application', rateRange(direction), unit, 'label', 'product record'),
+    constant(`${canonical} per ${unit}`, rateFactor(direction), `${canonical} per ${unit}`, 'by definition'),
+    direction.perYear === undefined ? assumption('applications a year', 1, '/year', 'the label does not say how often') : literal('applications a year', direction.perYear, '/year', 'label', 'product record'),
+    ...(byVolume && densityKgPerL !== undefined ? [literal('density', densityKgPerL, 'kg/L', 'label', 'product record')] : []),
+  ]);
 }
+
+/**
+ * The yearly amount of product the label asks for, kg/m²: of several rates told by ground, the one that brings most.
+ * @returns why there is none when no rate is told by ground, or a volume has no density
+ */
+export function yearlyRate(product: Product): { readonly kind: 'figure'; readonly figure: Figure; readonly direction: Direction } | { readonly kind: 'unknown'; readonly why: string } {
+  const byGround = directionsBy(product, 'area');
+  const figures = byGround.flatMap((direction) => {
+    const figure = yearly(direction, product.densityKgPerL);
+    return figure ? [{ kind: 'figure' as const, figure, direction }] : [];
+  });
+  const [most] = figures.sort((a, b) => b.figure.value.high - a.figure.value.high);
+  if (most) return most;
+  const others = [...new Set(product.directions.map((d) => OTHER_WORDS[rateBasis(d)]))];
+  return {
+    kind: 'unknown',
+    why: byGround.length > 0 ? 'The label rate is by volume and the density is not entered.'
+      : others.length > 0 ? `The label gives rates by ${others.join(' and by ')} only, and none for a square metre, so no dose can be worked out.`
+        : 'The label gives no rate, so no dose can be worked out.',
+  };
+}
+const OTHER_WORDS: Readonly<Record<RateBasis, string>> = { area: 'ground', plant: 'the plant', row: 'the row', water: 'the water it is fed with', medium: 'the medium' };
 
 /** What a crop takes up of an element in a season, g/m²; undefined when the template does not know it. */
 export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undefined {
@@ -59,11 +80,11 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
   const rate = yearlyRate(claim.product);
   const need = cropNeed(claim.crop, nutrient);
   const reading = massFraction(claim.product, nutrient);
-  if (!rate) return { answer: 'cannotTell', text: claim.product.labelRate ? 'The label rate is by volume and the density is not entered.' : 'The label gives no rate, so no dose can be worked out.' };
+  if (rate.kind === 'unknown') return { answer: 'cannotTell', text: rate.why };
   if (!need) return { answer: 'cannotTell', text: `What ${claim.crop.name.toLowerCase()} takes up of ${name} is not known here.` };
   if (reading.kind !== 'figure' && reading.kind !== 'below') return { answer: 'cannotTell', text: `Without a figure for ${name} there is no dose.` };
   const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
-  const share = asShareOfNeed(broughtPerYear(rate, fraction, nutrient), need, nutrient);
+  const share = asShareOfNeed(broughtPerYear(rate.figure, fraction, nutrient), need, nutrient);
   if (!share) return { answer: 'cannotTell', text: `The need for ${name} is not bounded above zero.` };
   const text = `The label rate brings ${formatTrimmedRange(share.value)} % of one season’s ${name} for ${claim.crop.name.toLowerCase()}.`;
   if (share.value.high < 100 * DOSE_RULE.tooLittle) return { answer: 'against', text, share };

@@ -1,10 +1,10 @@
 import { cropOf } from '../ground/index.js';
 import { NUTRIENTS } from '../nutrient/index.js';
-import { bag, line } from '../../test/bags.js';
+import { bag, direction, line } from '../../test/bags.js';
 import { elementChecklist, loadPerHa } from './elementChecklist.js';
 
 const seaweed = bag({
-  labelRate: { amount: 10, unit: 'g/m²', perYear: 2 },
+  directions: [direction('10 g/m²', 2)],
   analysis: [line('K', 5), line('Mg', 0.5), line('Zn', { below: 10 }, 'element', 'mg/kg'), line('Fe', [100, 200, 400], 'element', 'mg/kg', 'typical'), line('As', 30, 'element', 'mg/kg', 'measured')],
 });
 const row = (element: string, product = seaweed) => elementChecklist(product, cropOf('wheat')).find((r) => r.element === element)!;
@@ -32,7 +32,7 @@ test('below detection can be no use but is never use; not tested is unknown; wit
   expect(row('Zn').usable).toBe('no');
   expect(row('Zn', bag({ ...seaweed, analysis: [line('Zn', { below: 5 })] })).usable).toBe('unknown');
   expect(row('Cu').usable).toBe('unknown');
-  expect(row('K', bag({ ...seaweed, labelRate: undefined }))).toMatchObject({ usable: 'unknown', perYear: undefined, mark: 'detected' });
+  expect(row('K', bag({ ...seaweed, directions: [] }))).toMatchObject({ usable: 'unknown', perYear: undefined, mark: 'detected' });
 });
 
 test('30 mg/kg of arsenic at 20 g/m² a year are 6 g/ha, and have no need to be a share of', () => {

@@ -44,7 +44,7 @@ export function elementChecklist(product: Product, crop: CropTemplate): readonly
     const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
     const provenance = reading.declared?.provenance ?? 'label';
     const mark: ElementMark = reading.kind === 'below' ? 'below' : provenance === 'label' || provenance === 'measured' ? 'detected' : 'literature';
-    const perYear = rate && broughtPerYear(rate, fraction, element);
+    const perYear = rate.kind === 'figure' ? broughtPerYear(rate.figure, fraction, element) : undefined;
     const need = group === 'contaminant' ? undefined : cropNeed(crop, element);
     const shareOfNeed = perYear && need && asShareOfNeed(perYear, need, element);
     return { element, group, mark, fraction, perYear, shareOfNeed, usable: usableBy(shareOfNeed, mark) };

@@ -6,7 +6,6 @@ test('reads a number with its unit', () => {
   expect(parseQuantity('50 lb', 'mass')).toMatchObject({ ok: true, value: 50, unit: { symbol: 'lb' } });
   expect(parseQuantity('2,5kg', 'mass')).toMatchObject({ ok: true, value: 2.5, unit: { symbol: 'kg' } });
   expect(parseQuantity('1/2 US cup', 'volume')).toMatchObject({ ok: true, value: 0.5, unit: { symbol: 'US cup' } });
-  expect(parseQuantity('40 lb/acre', 'arealRate')).toMatchObject({ ok: true, unit: { symbol: 'lb/acre' } });
 });
 
 test('a bare number takes the assumed unit, and none without one', () => {
@@ -26,7 +25,7 @@ test('a unit of another kind is named in the refusal', () => {
 });
 
 test.each([
-  ['lb', 0.45359237], ['US gal', 3.785411784], ['US cup', 0.2365882365], ['metric cup', 0.25], ['US tbsp', 0.01478676478125], ['AU tbsp', 0.02], ['imp gal', 4.54609], ['acre', 4046.8564224], ['lb/acre', 0.00011208511561],
+  ['lb', 0.45359237], ['US gal', 3.785411784], ['US cup', 0.2365882365], ['metric cup', 0.25], ['US tbsp', 0.01478676478125], ['AU tbsp', 0.02], ['imp gal', 4.54609], ['acre', 4046.8564224], ['ft³', 28.316846592], ['yd³', 764.554857984],
 ])('one %s is %p in canonical units', (symbol, factor) => expect(unitOf(symbol).factor).toBeCloseTo(factor, 12));
 
 test('converting there and back is the identity for every unit', () => {
@@ -42,10 +41,7 @@ test('every alias of every unit is understood, or asks which is meant', () => {
   }
 });
 
-test.each([
-  ['3 lb per 1000 sq ft', 'lb/1000 ft²'], ['3 lbs / 1,000 sq. ft.', 'lb/1000 ft²'], ['2 pounds per 100 square feet', 'lb/100 ft²'], ['40 g per square metre', 'g/m²'], ['40 g/sqm', 'g/m²'], ['40 g/m^2', 'g/m²'], ['4 kg per hectare', 'kg/ha'], ['120 pounds per acre', 'lb/acre'],
-])('a rate is read as it is said: %s', (text, symbol) => expect(parseQuantity(text, 'arealRate')).toMatchObject({ ok: true, unit: { symbol } }));
-test.each([['12 sq m', 'm²'], ['12 m2', 'm²'], ['100 square feet', 'ft²'], ['100 sq ft', 'ft²'], ['100 ft2', 'ft²']])('an area is read as it is said: %s', (text, symbol) => expect(parseQuantity(text, 'area')).toMatchObject({ ok: true, unit: { symbol } }));
+test.each([['12 sq m', 'm²'], ['12 m2', 'm²'], ['100 square feet', 'ft²'], ['100 sq ft', 'ft²'], ['100 ft2', 'ft²'], ['2 hectares', 'ha'], ['3 acres', 'acre']])('an area is read as it is said: %s', (text, symbol) => expect(parseQuantity(text, 'area')).toMatchObject({ ok: true, unit: { symbol } }));
 test.each([['1 ton', 'mass', ['t', 'US ton']], ['2 qt', 'volume', ['US qt', 'imp qt']]] as const)('%s could be two things and is asked about', (text, dimension, which) => {
   expect(parseQuantity(text, dimension)).toMatchObject({ ok: false, which });
   for (const symbol of which) expect(parseQuantity(`1 ${symbol}`, dimension)).toMatchObject({ ok: true, unit: { symbol } });

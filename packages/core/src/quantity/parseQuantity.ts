@@ -38,8 +38,6 @@ const EXAMPLES: Readonly<Record<Dimension, string>> = {
   area: '12 m² or 100 ft²',
   length: '1.2 m or 4 ft',
   fraction: '5 % or 350 mg/kg',
-  arealRate: '50 g/m² or 40 lb/acre',
-  arealVolume: '20 mL/m² or 15 L/ha',
   density: '1.1 kg/L',
   count: '12',
 };

@@ -1,8 +1,8 @@
 /**
- * Units and household measures. Canonical: kg, m², L, m, day, fraction by mass, kg/m².
+ * Units and household measures. Canonical: kg, m², L, m, day, fraction by mass.
  * Factors are exact by definition (international pound 0.45359237 kg, inch 0.0254 m, US gallon 231 in³).
  */
-export type Dimension = 'mass' | 'volume' | 'area' | 'length' | 'fraction' | 'arealRate' | 'arealVolume' | 'density' | 'count';
+export type Dimension = 'mass' | 'volume' | 'area' | 'length' | 'fraction' | 'density' | 'count';
 
 export interface Unit {
   readonly symbol: string;
@@ -35,7 +35,9 @@ export const UNITS: readonly Unit[] = [
   unit('oz', 'mass', POUND_KG / 16, 'ounce', 'ounces'),
   unit('L', 'volume', 1, 'l', 'litre', 'litres', 'liter', 'liters'),
   unit('mL', 'volume', 1e-3, 'ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'),
-  unit('m³', 'volume', 1000, 'm3', 'cubic metre', 'cubic meter'),
+  unit('m³', 'volume', 1000, 'm3', 'cubic metre', 'cubic metres', 'cubic meter', 'cubic meters'),
+  unit('ft³', 'volume', 1000 * FOOT_M ** 3, 'ft3', 'ft^3', 'cu ft', 'cu. ft.', 'cubic foot', 'cubic feet'),
+  unit('yd³', 'volume', 27000 * FOOT_M ** 3, 'yd3', 'yd^3', 'cu yd', 'cu. yd.', 'cubic yard', 'cubic yards'),
   unit('US gal', 'volume', US_GALLON_L, 'us gallon', 'us gallons'),
   unit('imp gal', 'volume', IMPERIAL_GALLON_L, 'imperial gallon', 'imperial gallons', 'uk gal'),
   unit('US qt', 'volume', US_GALLON_L / 4, 'us quart', 'us quarts'),
@@ -63,15 +65,6 @@ export const UNITS: readonly Unit[] = [
   unit('%', 'fraction', 0.01, 'percent', 'per cent', '% w/w'),
   unit('g/kg', 'fraction', 1e-3),
   unit('mg/kg', 'fraction', 1e-6, 'ppm'),
-  unit('kg/ha', 'arealRate', 1e-4, 'kg/hectare'),
-  unit('g/m²', 'arealRate', 1e-3),
-  unit('kg/m²', 'arealRate', 1),
-  unit('lb/acre', 'arealRate', POUND_KG / ACRE_M2, 'lb/ac', 'lbs/acre', 'pounds/acre'),
-  unit('lb/1000 ft²', 'arealRate', POUND_KG / (1000 * FOOT_M ** 2), 'lbs/1000 ft²', 'pounds/1000 ft²'),
-  unit('lb/100 ft²', 'arealRate', POUND_KG / (100 * FOOT_M ** 2), 'lbs/100 ft²', 'pounds/100 ft²'),
-  unit('L/m²', 'arealVolume', 1),
-  unit('mL/m²', 'arealVolume', 1e-3),
-  unit('L/ha', 'arealVolume', 1e-4, 'l/hectare', 'litres/ha', 'liters/ha'),
   unit('kg/L', 'density', 1, 'g/ml', 'g/cm3', 'g/cm³'),
   unit('g/L', 'density', 1e-3),
 ];
@@ -100,11 +93,11 @@ export const AMBIGUOUS_MEASURES: Readonly<Record<string, readonly string[]>> = {
   tons: ['t', 'US ton'],
 };
 
-/** A unit's name in one spelling: small letters, "per" as a stroke, square measures as ft² and m², 1,000 without its comma. */
+/** A unit's name in one spelling: small letters, "per" as a stroke, square measures as ft² and m². */
 const plain = (name: string): string =>
-  name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ ?(?:\/|\bper\b) ?/g, '/').replace('1,000', '1000')
+  name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ ?(?:\/|\bper\b) ?/g, '/')
     .replace(/ ?(?:square (?:feet|foot)|sq\.? ?(?:ft|feet)\.?|ft\^?2)$/, ' ft²').replace(/ ?(?:square met(?:re|er)s?|sq\.? ?m(?:et(?:re|er)s?)?\.?|m\^?2)$/, ' m²')
-    .replace('/ ', '/').trim();
+    .trim();
 
 const bySymbol = new Map<string, Unit>(UNITS.map((u) => [u.symbol, u]));
 const byName = new Map<string, Unit>();
@@ -122,7 +115,7 @@ export const findUnit = (name: string): Unit | undefined =>
   bySymbol.get(name.trim()) ?? byName.get(plain(name));
 
 /**
- * A value in canonical units (kg, L, m², m, fraction, kg/m²).
+ * A value in canonical units (kg, L, m², m, fraction).
  * @example toCanonical(50, 'lb') // 22.6796185
  */
 export const toCanonical = (value: number, symbol: string): number => value * unitOf(symbol).factor;

@@ -1,7 +1,7 @@
-import { bag, line, priced } from '../../test/bags.js';
+import { bag, direction, line, priced } from '../../test/bags.js';
 import { compareLabels } from './compareLabels.js';
 
-const lastYear = bag({ name: 'Meadow Feed', grade: '5-3-4', analysis: [line('N', 5), line('P', 3, 'P2O5'), line('K', 4, 'K2O'), line('Mg', [0.5, 1, 1.5]), line('Zn', { below: 20 }, 'element', 'mg/kg')], derivedFrom: ['feather meal', 'bone meal'], offers: [priced(20, 'kg', '18.00')], labelRate: { amount: 100, unit: 'g/m²', perYear: 2 } });
+const lastYear = bag({ name: 'Meadow Feed', grade: '5-3-4', analysis: [line('N', 5), line('P', 3, 'P2O5'), line('K', 4, 'K2O'), line('Mg', [0.5, 1, 1.5]), line('Zn', { below: 20 }, 'element', 'mg/kg')], derivedFrom: ['feather meal', 'bone meal'], offers: [priced(20, 'kg', '18.00')], directions: [direction('100 g/m²', 2)] });
 
 test('every nutrient is compared by its element, whatever basis and unit either version declares', () => {
   const thisYear = bag({ ...lastYear, analysis: [line('N', 4.5), line('P', 13.09, 'element', 'g/kg'), line('K', 4, 'K2O'), line('Mg', [1.2, 1.8, 2.2]), line('Zn', 15, 'element', 'mg/kg'), line('S', 6)] });

@@ -1,5 +1,6 @@
 import { ANALYTES, type Analyte } from '../nutrient/index.js';
 import { overlap, type Range } from '../quantity/index.js';
+import { directionWords } from './directions.js';
 import { massFraction, type Reading } from './massFraction.js';
 import type { Offer, Product } from './product.js';
 
@@ -60,15 +61,13 @@ export function compareLabels(before: Product, after: Product): LabelComparison 
     ['ingredients only here', list(gone), list(come)],
     ['order of ingredients', moved ? list(before.derivedFrom) : '', moved ? list(after.derivedFrom) : ''],
     ['package sizes', packages(before.offers), packages(after.offers)],
-    ['label rate', rateWords(before), rateWords(after)],
+    ['directions', directionsWords(before), directionsWords(after)],
     ['lasts', lastsWords(before), lastsWords(after)],
-    ['dilution', dilutionWords(before), dilutionWords(after)],
   ];
   return { figures, words: pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b })) };
 }
 
-const rateWords = ({ labelRate: r }: Product): string => (r ? `${r.amount} ${r.unit}, ${r.perYear} × a year` : '');
-const dilutionWords = ({ dilution: d }: Product): string => (d ? `${d.amount} ${d.unit}` : '');
+const directionsWords = ({ directions }: Product): string => directions.map(directionWords).join('; ');
 const lastsWords = ({ longevity: l }: Product): string => (l ? `${l.days} days at ${l.referenceC} °C` : '');
 
 /** The words of a change. */

@@ -1,7 +1,8 @@
 import { computed, constant, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import type { Nutrient } from '../nutrient/index.js';
+import { rateFactor, rateRange, rateUnit, scaleRange, unitOf } from '../quantity/index.js';
 import { massFraction } from './massFraction.js';
-import type { Product } from './product.js';
+import type { Direction, Product } from './product.js';
 
 /** What is fed, which is another thing than what is in the bag. */
 export type Diluted =
@@ -12,19 +13,22 @@ const unknown = (why: string): Diluted => ({ kind: 'unknown', why });
 
 /**
  * An element in the diluted feed, mg per litre: mass fraction × mass of product in a litre of water ÷ volume of the feed. A liquid adds its own volume to the water.
- * @returns why there is no number when directions, density or figure are missing
- * @example dilutedMgPerL({ ...bag, dilution: { amount: 5, unit: 'mL/L' } }, 'N') // 5 % N at 1.2 kg/L, 5 mL/L: 6 g × 0.05 ÷ 1.005 L = 299 mg/L
+ * @param direction one of the product's directions that is told by water
+ * @returns why there is no number when density or figure are missing
+ * @example dilutedMgPerL(bag, { amount: 5, unit: 'mL', per: { amount: 1, unit: 'L of water' }, use: '', perYear: undefined }, 'N') // 5 % N at 1.2 kg/L: 6 g × 0.05 ÷ 1.005 L = 299 mg/L
  */
-export function dilutedMgPerL(product: Product, nutrient: Nutrient): Diluted {
-  const { dilution, densityKgPerL } = product;
-  if (!dilution) return unknown('no dilution is given');
-  if (dilution.unit === 'mL/L' && densityKgPerL === undefined) return unknown('its density is not entered');
+export function dilutedMgPerL(product: Product, direction: Direction, nutrient: Nutrient): Diluted {
+  const { densityKgPerL } = product;
+  const byVolume = unitOf(direction.unit).dimension === 'volume';
+  if (byVolume && densityKgPerL === undefined) return unknown('its density is not entered');
   const reading = massFraction(product, nutrient);
   if (reading.kind !== 'figure') return unknown(reading.kind === 'below' ? 'below detection' : 'not declared');
-  const amount = literal('dilution', dilution.amount, dilution.unit, 'label', 'product record');
-  const mass = dilution.unit === 'g/L' ? amount : times('product in a litre of water', 'g/L', [amount, literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record')]);
+  const rate = literal('dilution', rateRange(direction), rateUnit(direction), 'label', 'product record');
+  const [own, weighed] = byVolume ? ['mL/L', 'mL'] : ['g/L', 'g'];
+  const amount = rateUnit(direction) === `${weighed}/L of water` ? rate : times('product in a litre of water', own, [rate, constant(`${own} per ${rateUnit(direction)}`, 1000 * rateFactor(direction), `${own} per ${rateUnit(direction)}`, 'by definition')]);
+  const mass = byVolume ? times('its mass', 'g/L', [amount, literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record')]) : amount;
   const water = constant('water', 1, 'L', 'one litre');
-  const volume = dilution.unit === 'g/L' ? water : sum('volume of the feed', 'L', [water, computed('the product’s own volume', dilution.amount / 1000, 'L', 'volume', 'mL ÷ 1000', [amount])]);
+  const volume = byVolume ? sum('volume of the feed', 'L', [water, computed('the product’s own volume', scaleRange(amount.value, 0.001), 'L', 'volume', 'mL ÷ 1000', [amount])]) : water;
   const held = times(`${nutrient} in it`, 'mg', [mass, reading.figure, constant('mg per g', 1000, 'mg/g', 'by definition')]);
   const figure = quotient(`${nutrient} in the diluted feed`, 'mg/L', held, volume);
   return figure ? { kind: 'figure', figure } : unknown('a litre is never nothing');

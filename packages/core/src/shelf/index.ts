@@ -9,6 +9,7 @@ export * from './declaredValue.js';
 export * from './cautions.js';
 export * from './compareLabels.js';
 export * from './dilution.js';
+export * from './directions.js';
 export * from './homeChemistry.js';
 export * from './protein.js';
 export * from './label/index.js';

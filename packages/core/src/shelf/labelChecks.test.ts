@@ -1,4 +1,4 @@
-import { bag, line, potash, urea } from '../../test/bags.js';
+import { bag, direction, line, potash, urea } from '../../test/bags.js';
 import { cautionsOf } from './cautions.js';
 import { readLabel } from './label/index.js';
 import { labelChecks, type LabelFacts } from './labelChecks.js';
@@ -53,5 +53,5 @@ test('a pasted grade line keeps its bracket, and its contradiction stands among 
   const read = readLabel('Ridgeway Feed 8-2-4 (1.7 P, 3.3 K)\nApply 3 lbs per 1,000 sq ft');
   expect(read.grade).toBe('8-2-4 (1.7 P, 3.3 K)');
   expect(read.findings.map((f) => f.code)).toContain('grade.bracket');
-  expect(read.labelRate).toMatchObject({ amount: 3, unit: 'lb/1000 ft²' });
+  expect(read.directions).toEqual([direction('3 lb/1000 ft²')]);
 });

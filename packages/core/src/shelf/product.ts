@@ -1,6 +1,6 @@
 import type { Analyte, Basis } from '../nutrient/index.js';
 import type { Provenance } from '../figure/index.js';
-import type { Money } from '../quantity/index.js';
+import type { Money, Rate } from '../quantity/index.js';
 
 /** A value as it stands on paper. A figure below the detection limit is censored: neither zero nor the limit. */
 export type DeclaredValue =
@@ -50,18 +50,12 @@ export interface Longevity {
   readonly referenceC: number;
 }
 
-/** Most that the label allows at one application. */
-export interface LabelRate {
-  readonly amount: number;
-  readonly unit: string;
-  readonly perYear: number;
-}
-
-/** How a liquid or soluble is thinned: of product in each litre of water. */
-export interface Dilution {
-  readonly amount: number;
-  /** mL of a liquid or g of a solid per litre of water. */
-  readonly unit: 'mL/L' | 'g/L';
+/** One rate of a label's directions for use: at one application, or in the water it is fed with. */
+export interface Direction extends Rate {
+  /** What it is for, as the label says; empty when it says nothing. */
+  readonly use: string;
+  /** Applications a year, when the label tells. */
+  readonly perYear: number | undefined;
 }
 
 /** What the core needs to know of a product. */
@@ -74,12 +68,11 @@ export interface Product {
   readonly analysis: readonly AnalysisFigure[];
   readonly derivedFrom: readonly string[];
   readonly offers: readonly Offer[];
-  readonly labelRate: LabelRate | undefined;
+  /** As the label's directions say; a product with none gets no dose. */
+  readonly directions: readonly Direction[];
   readonly longevity: Longevity | undefined;
   /** Measured C:N, which replaces the class average in the release model. */
   readonly carbonToNitrogen: number | undefined;
-  /** As the directions say; a product with none gets no diluted figures. */
-  readonly dilution?: Dilution | undefined;
 }
 
 /** Where a material comes from, for those who choose by it. */

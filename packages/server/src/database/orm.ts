@@ -11,6 +11,7 @@ import { Migration0002Shelf } from './migrations/Migration0002Shelf.js';
 import { Migration0003Ground } from './migrations/Migration0003Ground.js';
 import { Migration0004Papers } from './migrations/Migration0004Papers.js';
 import { Migration0005Filters } from './migrations/Migration0005Filters.js';
+import { Migration0006Directions } from './migrations/Migration0006Directions.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
@@ -23,7 +24,7 @@ export const ormConfig = (clientUrl: string) =>
     clientUrl,
     entities: [Workspace, Plot, SoilReportEntity, SoilFigureLine, ProductEntity, AnalysisLine, OfferLine, Recipe, RecipePart, ClaimEntity, JournalEntry, AttachmentContent, AttachmentEntity, JarTestEntity, LoggerEntity, ShelfFilterEntity],
     extensions: [Migrator],
-    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }, { name: 'Migration0002Shelf', class: Migration0002Shelf }, { name: 'Migration0003Ground', class: Migration0003Ground }, { name: 'Migration0004Papers', class: Migration0004Papers }, { name: 'Migration0005Filters', class: Migration0005Filters }], snapshot: false, silent: true, tableName: 'migration' },
+    migrations: { migrationsList: [{ name: 'Migration0001First', class: Migration0001First }, { name: 'Migration0002Shelf', class: Migration0002Shelf }, { name: 'Migration0003Ground', class: Migration0003Ground }, { name: 'Migration0004Papers', class: Migration0004Papers }, { name: 'Migration0005Filters', class: Migration0005Filters }, { name: 'Migration0006Directions', class: Migration0006Directions }], snapshot: false, silent: true, tableName: 'migration' },
     // A query per relation: joining analysis and offers would multiply their rows.
     loadStrategy: LoadStrategy.SELECT_IN,
     forceUtcTimezone: true,

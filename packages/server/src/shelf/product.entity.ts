@@ -1,5 +1,5 @@
 import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
-import type { DilutionInput, LabelRateInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
+import type { DirectionInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
 
@@ -20,14 +20,11 @@ export class ProductEntity extends Stored {
   @Property({ type: 'text[]', fieldName: 'derived_from' })
   derivedFrom: string[] = [];
 
-  @Property({ type: 'json', fieldName: 'label_rate', nullable: true })
-  labelRate: LabelRateInput | null = null;
+  @Property({ type: 'json', nullable: true })
+  directions: DirectionInput[] | null = null;
 
   @Property({ type: 'json', nullable: true })
   longevity: LongevityInput | null = null;
-
-  @Property({ type: 'json', nullable: true })
-  dilution: DilutionInput | null = null;
 
   @Property({ type: 'text' })
   note!: string;

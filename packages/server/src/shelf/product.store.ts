@@ -8,7 +8,7 @@ import { AnalysisLine, OfferLine, ProductEntity } from './product.entity.js';
 
 /** Fields that may be missing and are kept as they are. */
 const PLAIN_FIELDS = ['labelText', 'origins', 'carbonToNitrogen', 'saltIndex', 'limingPer100Kg', 'storage'] as const;
-const OBJECT_FIELDS = ['labelRate', 'longevity', 'dilution', 'organic', 'stock'] as const;
+const OBJECT_FIELDS = ['directions', 'longevity', 'organic', 'stock'] as const;
 
 @Injectable()
 export class ProductStore extends RecordStore<ProductEntity, ProductInput> {

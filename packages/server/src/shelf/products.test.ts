@@ -9,7 +9,7 @@ const create = async (given: Parameters<typeof product>[0] = {}) => (await t.htt
 
 test('a product comes back as it was sent, with an id and a version', async () => {
   const sent = product({
-    name: 'Everything', densityKgPerL: 1.18, grade: '4-2-8', note: 'two\nlines', labelRate: { amount: 5, unit: 'mL/m²', perYear: 12 }, longevity: { days: 150, referenceC: 21 }, dilution: { amount: 5, unit: 'mL/L' },
+    name: 'Everything', densityKgPerL: 1.18, grade: '4-2-8', note: 'two\nlines', directions: [{ use: 'new beds', amount: 5, least: 3, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 }, { use: '', amount: 4, unit: 'g', per: { amount: 10, unit: 'L of water' } }], longevity: { days: 150, referenceC: 21 },
     analysis: [
       { analyte: 'N', basis: 'element', value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 }, unit: '%', provenance: 'typical', source: 'textbook range' },
       { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'lab slip' },

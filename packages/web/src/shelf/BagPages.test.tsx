@@ -25,10 +25,20 @@ test('elements: what is detected, below, or not tested, what a year brings, and 
 });
 
 test('without a label rate there is no dose, and the page says so', async () => {
-  const bare = Object.fromEntries(Object.entries(hen).filter(([field]) => field !== 'labelRate')) as unknown as ProductRecord;
+  const bare = Object.fromEntries(Object.entries(hen).filter(([field]) => field !== 'directions')) as unknown as ProductRecord;
   await show(<ElementsView />, { path: `/shelf/${hen.id}/elements`, route: '/shelf/:id/elements', records: { product: [bare] } });
   expect(document.body.textContent).toMatch(/gives no rate, so no dose can be worked out/);
   expect(rowOf('elements-essential', 'zinc')).toMatch(/310 mg\/kg.*cannot tell/);
+});
+
+test('each rate by water says what is fed; rates by plant alone give no dose for the ground', async () => {
+  const feed = productNamed('Ossel Clear Feed');
+  const directions = [{ use: 'weekly', amount: 10, unit: 'mL', per: { amount: 1, unit: 'L of water' } }, { use: '', amount: 5, unit: 'mL', per: { amount: 1, unit: 'L of water' } }, { use: '', amount: 50, unit: 'mL', per: { amount: 1, unit: 'plant' } }];
+  await show(<ElementsView />, { path: `/shelf/${feed.id}/elements`, route: '/shelf/:id/elements', records: { product: [{ ...feed, directions }] } });
+  // 10 mL × 1.18 kg/L × 4 % ÷ 1.01 L = 467 mg/L; 5 mL: 236 ÷ 1.005 = 235
+  expect(screen.getAllByTestId('as-fed').map((p) => /weekly: |N \d+/.exec(p.textContent ?? '')?.[0])).toEqual(['weekly: ', 'N 235']);
+  expect(screen.getAllByTestId('as-fed')[0]?.textContent).toMatch(/N 467 mg\/L/);
+  expect(document.body.textContent).toMatch(/rates by the water it is fed with and by the plant only/);
 });
 
 const entry = (id: string, at: string, action: 'create' | 'update', after: object): JournalRecord => ({ id, at, who: 'gardener', kind: 'product', recordId: hen.id, name: hen.name, action, undoes: null, before: null, after, undoable: false });

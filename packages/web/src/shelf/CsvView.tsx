@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import Papa from 'papaparse';
 import { Download, Upload } from 'lucide-react';
-import { columnFor, CSV_FIELDS, CSV_OFFER_PARTS, headingOf, MOST_CSV_BYTES, MOST_CSV_COLUMNS, type CsvColumn, type CsvReport } from '@wheat-ledger/contract';
+import { columnFor, CSV_FIELDS, headingOf, MOST_CSV_BYTES, MOST_CSV_COLUMNS, rowColumns, type CsvColumn, type CsvReport } from '@wheat-ledger/contract';
 import { ANALYTES, basesOf } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -18,7 +18,8 @@ interface Table { readonly file: File; readonly heading: readonly string[]; read
 const CHOICES: readonly CsvColumn[] = [
   ...CSV_FIELDS.map((field): CsvColumn => ({ kind: 'field', field })),
   ...ANALYTES.flatMap((analyte) => basesOf(analyte).flatMap((basis) => (['%', 'mg/kg'] as const).map((unit): CsvColumn => ({ kind: 'figure', analyte, basis, unit, nth: 1 })))),
-  ...[1, 2, 3].flatMap((nth) => CSV_OFFER_PARTS.map((part): CsvColumn => ({ kind: 'offer', part, nth }))),
+  ...rowColumns('offers', 3),
+  ...rowColumns('directions', 3),
 ];
 
 const short = (cell: string): string => (cell.length > LONGEST_SHOWN ? `${cell.slice(0, LONGEST_SHOWN)}…` : cell);

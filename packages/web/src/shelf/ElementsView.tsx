@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { toProduct, type ProductRecord } from '@wheat-ledger/contract';
-import { analyteName, dilutedMgPerL, elementChecklist, formatGiven, formatTrimmedRange, loadPerHa, MARK_WORDS, type ElementMark, type ElementRow, type Product } from '@wheat-ledger/core';
+import { analyteName, dilutedMgPerL, directionsBy, directionWords, elementChecklist, formatTrimmedRange, loadPerHa, MARK_WORDS, yearlyRate, type Direction, type ElementMark, type ElementRow, type Product } from '@wheat-ledger/core';
 import { usePlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -28,15 +28,14 @@ function Row({ row }: { row: ElementRow }) {
 }
 
 /** What the diluted feed holds, which is another thing than the bag; nothing without directions. */
-function AsFed({ product }: { product: Product }) {
-  if (!product.dilution) return null;
+function AsFed({ product, direction }: { product: Product; direction: Direction }) {
   const fed = (['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const).flatMap((n) => {
-    const read = dilutedMgPerL(product, n);
+    const read = dilutedMgPerL(product, direction, n);
     return read.kind === 'figure' ? [{ n, figure: read.figure }] : [];
   });
-  const missing = dilutedMgPerL(product, 'N');
+  const missing = dilutedMgPerL(product, direction, 'N');
   return (
-    <p className="my-3" data-testid="as-fed">Diluted with {formatGiven(product.dilution.amount)} {product.dilution.unit.replace('/L', ' in each litre of water')}, the feed holds {fed.length === 0 ? `nothing that can be told: ${missing.kind === 'unknown' ? missing.why : ''}` : fed.map(({ n, figure }, i) => <span key={n}>{i > 0 && ', '}<b>{n}</b> <FigureButton figure={figure} /> mg/L</span>)}. What is in the bag stands below.</p>
+    <p className="my-3" data-testid="as-fed">Thinned as the label says, {directionWords(direction)}, the feed holds {fed.length === 0 ? `nothing that can be told: ${missing.kind === 'unknown' ? missing.why : ''}` : fed.map(({ n, figure }, i) => <span key={n}>{i > 0 && ', '}<b>{n}</b> <FigureButton figure={figure} /> mg/L</span>)}. What is in the bag stands below.</p>
   );
 }
 
@@ -53,16 +52,18 @@ function BagElements({ record }: { record: ProductRecord }) {
   const { crop } = usePlot();
   const product = useMemo(() => toProduct(record, record.id), [record]);
   const rows = useMemo(() => (crop ? elementChecklist(product, crop) : []), [product, crop]);
+  const rate = yearlyRate(product);
+  const atRate = `At the label rate${rate.kind === 'figure' && rate.direction.use !== '' ? ` for ${rate.direction.use}` : ''}`;
   const usable = rows.filter((r) => r.usable === 'yes').map((r) => r.element);
   return (
     <Sheet title={record.name} question={`Which elements does it bring ${crop ? crop.name.toLowerCase() : 'a crop'} at a usable dose?`}>
       <BagPages id={record.id} />
       {!crop && <Empty>The dose is weighed against a crop. <Link to="/ground" className="plain">Enter a plot</Link> first.</Empty>}
-      {crop && !record.labelRate && <Remark tone="note">The label gives no rate, so no dose can be worked out: what is in the bag is listed, not what it brings. <Link to={`/shelf/${record.id}`} className="plain">Enter the label rate</Link>.</Remark>}
-      <AsFed product={product} />
+      {crop && rate.kind === 'unknown' && <Remark tone="note">{rate.why} What is in the bag is listed, not what it brings. <Link to={`/shelf/${record.id}`} className="plain">Enter the label’s directions</Link>.</Remark>}
+      {directionsBy(product, 'water').map((d) => <AsFed key={directionWords(d)} product={product} direction={d} />)}
       {crop && (
         <>
-          <p className="my-3 text-[1.0625rem]" data-testid="usable">{usable.length > 0 ? <>At the label rate it brings <b>{usable.join(', ')}</b> in an amount that can matter: at least a twentieth of what the crop takes up in a season.</> : 'At the label rate nothing is shown to reach a twentieth of what the crop takes up in a season.'}</p>
+          <p className="my-3 text-[1.0625rem]" data-testid="usable">{usable.length > 0 ? <>{atRate} it brings <b>{usable.join(', ')}</b> in an amount that can matter: at least a twentieth of what the crop takes up in a season.</> : `${atRate} nothing is shown to reach a twentieth of what the crop takes up in a season.`}</p>
           <div className="relative overflow-x-auto">
             {GROUPS.map(([group, title]) => (
               <table key={group} className="ledger mb-5" data-testid={`elements-${group}`}>

@@ -51,7 +51,7 @@ function LineRow({ line, correction, onCorrect }: { line: LabelLine; correction:
   );
 }
 
-const UNNAMED: Omit<Product, 'analysis' | 'densityKgPerL' | 'grade' | 'derivedFrom'> = { id: 'label', name: 'This label', form: 'granule', offers: [], labelRate: undefined, longevity: undefined, carbonToNitrogen: undefined };
+const UNNAMED: Omit<Product, 'analysis' | 'densityKgPerL' | 'grade' | 'derivedFrom'> = { id: 'label', name: 'This label', form: 'granule', offers: [], directions: [], longevity: undefined, carbonToNitrogen: undefined };
 
 const BLANK: Kept = { text: '', paper: 'label', corrections: {} };
 

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { Trash2 } from 'lucide-react';
-import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { blankLine, blankOffer, blankProduct, ProductInput, productText, readProduct, toProduct, type LineText, type ProductRecord, type ProductText } from '@wheat-ledger/contract';
-import { ANALYSIS_UNITS, ANALYTES, analyteName, basesOf, basisWord, formulaText, MATERIALS, ORIGINS, PRODUCT_FORMS, PROVENANCES, type Analyte } from '@wheat-ledger/core';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { blankProduct, ProductInput, productText, readProduct, toProduct, type ProductRecord, type ProductText } from '@wheat-ledger/contract';
+import { MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
@@ -13,75 +13,7 @@ import { useTextForm } from '../ui/textForm';
 import { Attachments } from './Attachments';
 import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
-
-const options = (values: readonly string[], text: (value: string) => string = (v) => v) => values.map((value) => ({ value, text: text(value) }));
-/** The longest names cut to what a narrow choice can show. */
-const SHORT_FORMS: Readonly<Partial<Record<Analyte, string>>> = { 'N.coated': 'coated, slow N', 'N.waterSolubleOrganic': 'soluble organic N' };
-const ANALYTE_OPTIONS = options(ANALYTES, (a) => (a.startsWith('N.') ? `– ${SHORT_FORMS[a as Analyte] ?? analyteName(a as Analyte)}` : `${a} ${analyteName(a as Analyte)}`));
-
-/** The bases of a line; what only an extract holds is offered for measured figures, and stays where it was chosen. */
-function basisOptions(line: LineText | undefined) {
-  const bases = basesOf((line?.analyte ?? 'N') as Analyte);
-  const extracts = line?.provenance === 'measured' || line?.basis.endsWith('available');
-  return [...options(bases, formulaText), ...(extracts ? bases.map((b) => ({ value: basisWord(b, 'available'), text: `${formulaText(b)}, extract` })) : [])];
-}
-
-function AnalysisRows() {
-  const { control } = useFormContext<ProductText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'analysis' });
-  const lines = useWatch({ control, name: 'analysis' });
-  return (
-    <>
-      {/* Positioned, so that labels for screen readers stay inside what scrolls. */}
-      <div className="relative overflow-x-auto">
-        <table className="w-full min-w-[46rem] border-separate border-spacing-x-1 border-spacing-y-0.5 [&_td]:align-top">
-          <thead><tr className="text-left text-[0.8125rem] text-faint">{['Nutrient or form', 'As declared', 'Unit', 'Given as', 'From', 'Source', ''].map((h) => <th key={h} className="font-semibold">{h || <span className="sr-only">Remove</span>}</th>)}</tr></thead>
-          <tbody>
-            {fields.map((field, i) => {
-              const at = (part: string): string => `analysis.${i}.${part}`;
-              return (
-                <tr key={field.id}>
-                  <td className="w-[29%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
-                  <td className="w-[15%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
-                  <td className="w-[11%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
-                  <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={basisOptions(lines[i])} /></td>
-                  <td className="w-[13%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
-                  <td><TextField name={at('source')} label={`Line ${i + 1}, source`} bare /></td>
-                  <td><RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} /></td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-      <button type="button" className="plain mt-1" onClick={() => append(blankLine('Ca'))}>Another line</button>
-    </>
-  );
-}
-
-const RowRemover = ({ what, onClick }: { what: string; onClick: () => void }) => (
-  <button type="button" className="cursor-pointer p-2" onClick={onClick} title={`Remove ${what}`}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove {what}</span></button>
-);
-
-function OfferRows() {
-  const { control } = useFormContext<ProductText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'offers' });
-  return (
-    <>
-      {fields.map((field, i) => (
-        <div key={field.id} className="mb-2 grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.1fr_0.9fr_4.5rem_1.1fr_1.1fr_2rem] [&>*]:min-w-0">
-          <TextField name={`offers.${i}.size`} label={i === 0 ? 'Package' : `Package ${i + 1}`} placeholder="20 kg, 50 lb, 1 L" />
-          <TextField name={`offers.${i}.price`} label="Price" placeholder="24.90" inputMode="decimal" />
-          <TextField name={`offers.${i}.currency`} label="Currency" placeholder="EUR" />
-          <TextField name={`offers.${i}.seenOn`} label="Seen on" type="date" />
-          <TextField name={`offers.${i}.seller`} label="Asked by" placeholder="the seller" />
-          <span className="pt-5"><RowRemover what={`package ${i + 1}`} onClick={() => remove(i)} /></span>
-        </div>
-      ))}
-      <button type="button" className="plain" onClick={() => append(blankOffer())}>Another package</button>
-    </>
-  );
-}
+import { AnalysisRows, DirectionRows, OfferRows, options } from './ProductRows';
 
 /** What is needed but seldom printed. */
 function BeyondTheLabel() {
@@ -149,13 +81,11 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
           <LongField name="derivedFrom" label="Ingredients, separated by commas" placeholder="feather meal, potassium sulfate" hint={`${MATERIALS.length} materials are known by name; others are kept as you write them.`} />
         </FormPart>
         <FormPart title="Packages and prices"><OfferRows /></FormPart>
-        <FormPart title="Directions">
-          <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-            <TextField name="labelRate.amount" label="Label rate, one application" placeholder="50 g/m²" />
-            <TextField name="labelRate.perYear" label="Applications a year" inputMode="numeric" />
+        <FormPart title="Directions" hint="each rate the label gives, in its own words">
+          <DirectionRows />
+          <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
             <TextField name="longevity.days" label="Coated: lasts, days" placeholder="not coated" />
             <TextField name="longevity.referenceC" label="rated at, °C" />
-            <TextField name="dilution" label="Diluted for use" placeholder="5 mL/L" hint="what is fed is not what is in the bag" className="col-span-2" />
           </div>
           <LongField name="note" label="Note" className="mt-2" />
         </FormPart>

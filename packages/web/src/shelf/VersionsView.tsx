@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { format } from 'date-fns';
-import { toProduct, type ProductInput, type ProductRecord } from '@wheat-ledger/contract';
+import { ofToday, toProduct, type ProductInput, type ProductRecord } from '@wheat-ledger/contract';
 import { analyteName, CHANGE_WORDS, compareLabels, type FigureChange, type Product, type Reading } from '@wheat-ledger/core';
 import { useRecordHistoryQuery, useRecords } from '../app/api';
 import { FigureButton } from '../ui/FigureButton';
@@ -21,7 +21,7 @@ function useVersions(record: ProductRecord): { readonly own: readonly Version[];
   const { records } = useRecords('product');
   return useMemo(() => {
     const entries = (data?.items ?? []).filter((e) => e.after && (e.action === 'create' || e.action === 'update'));
-    const own = entries.map((e, i): Version => ({ key: e.id, words: `${i === 0 ? 'today’s, since' : 'as of'} ${format(new Date(e.at), 'd MMM yyyy, HH:mm')}`, product: toProduct(e.after as ProductInput, record.id) }));
+    const own = entries.map((e, i): Version => ({ key: e.id, words: `${i === 0 ? 'today’s, since' : 'as of'} ${format(new Date(e.at), 'd MMM yyyy, HH:mm')}`, product: toProduct(ofToday('product', e.after as object) as ProductInput, record.id) }));
     const others = records.filter((r) => r.id !== record.id).map((r): Version => ({ key: r.id, words: r.name, product: toProduct(r, r.id) }));
     return { own: own.length > 0 ? own : [{ key: 'today', words: 'today’s', product: toProduct(record, record.id) }], others };
   }, [data, records, record]);

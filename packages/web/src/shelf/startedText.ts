@@ -1,5 +1,5 @@
 import { typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
-import { blankOffer, blankProduct, lineText, type ProductText } from '@wheat-ledger/contract';
+import { blankDirection, blankOffer, blankProduct, directionText, lineText, type ProductText } from '@wheat-ledger/contract';
 
 /** A label that was read, as the start of a bag. Its own words are kept with it. */
 export const textFromLabel = (reading: LabelReading, labelText: string): ProductText => ({
@@ -10,7 +10,7 @@ export const textFromLabel = (reading: LabelReading, labelText: string): Product
   analysis: reading.analysis.map(lineText),
   derivedFrom: reading.derivedFrom.join(', '),
   offers: reading.packages.length > 0 ? reading.packages.map((p) => ({ ...blankOffer(), size: `${p.size} ${p.unit}` })) : [blankOffer()],
-  labelRate: reading.labelRate ? { amount: `${reading.labelRate.amount} ${reading.labelRate.unit}`, perYear: String(reading.labelRate.perYear) } : { amount: '', perYear: '1' },
+  directions: reading.directions.length > 0 ? reading.directions.map(directionText) : [blankDirection()],
   labelText,
 });
 

@@ -7,9 +7,10 @@ import { TextField } from './Field';
 import { fieldPath, useTextForm, type TextForm } from './textForm';
 
 test('a problem is cut back to the field that was typed', () => {
-  const typed = { analysis: [{ value: '5' }, { value: '3–2' }], name: '' };
+  const typed = { analysis: [{ value: '5' }, { value: '3–2' }], offers: [{ size: '5 kg', price: '' }], name: '' };
   expect(fieldPath('analysis.1.value.low', typed)).toBe('analysis.1.value');
   expect(fieldPath('name', typed)).toBe('name');
+  expect(fieldPath('offers.0.unit', typed)).toBe('offers.0.size');
   expect(fieldPath('nowhere.at.all', typed)).toBe('nowhere.at.all');
 });
 test('rows left out are counted back in', () => {
@@ -51,6 +52,12 @@ test('typing is kept through a reload, over the version it was typed on, and can
   act(() => held.discardDraft());
   expect(screen.getByLabelText<HTMLInputElement>('Claim').value).toBe('It feeds');
   expect([held.base, readKept('draft.test')]).toEqual([3, undefined]);
+});
+
+test('a draft from before the form had a field takes that field from the record', async () => {
+  writeKept('draft.test', { text: { saidBy: 'a neighbour' }, at: '2026-02-20T10:00:00.000Z', version: 1 });
+  render(<Form />);
+  await waitFor(() => expect(held.form.getValues()).toEqual({ statement: 'It feeds', saidBy: 'a neighbour' }));
 });
 
 test('after a save the next one is over the version just made, and typing holds the version it began on', async () => {

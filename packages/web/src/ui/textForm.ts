@@ -3,7 +3,7 @@ import { set, useForm, type DefaultValues, type FieldErrors, type FieldValues, t
 import { typedPath, validateInput, type FieldProblem, type ReadText } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
 
-/** Cuts a problem's path back to the field that was typed: `analysis.2.value.low` belongs to the text at `analysis.2.value`. */
+/** A problem's path as that of the field that was typed: `analysis.2.value.low` belongs to the text at `analysis.2.value`, and what no field has, such as `offers.1.unit`, to the row's first. */
 export function fieldPath(path: string, typed: unknown): string {
   let at: unknown = typed;
   const taken: string[] = [];
@@ -12,6 +12,7 @@ export function fieldPath(path: string, typed: unknown): string {
     taken.push(step);
     at = (at as Record<string, unknown>)[step];
   }
+  if (taken.length > 1 && typeof at === 'object' && at !== null && !Array.isArray(at)) taken.push(...Object.keys(at).slice(0, 1));
   return taken.join('.') || path;
 }
 
@@ -60,7 +61,11 @@ export interface TextForm<Text extends FieldValues> {
 /** A form of typed text over a contract class. Unsaved typing survives a reload, a closed tab and a server that is away. */
 export function useTextForm<Text extends FieldValues, Input extends object>({ Input, saved, version, read, draft }: TextFormOptions<Text, Input>): TextForm<Text> {
   const key = `draft.${draft}`;
-  const [found] = useState(() => readKept<Draft<Text>>(key));
+  const [found] = useState(() => {
+    const kept = readKept<Draft<Text>>(key);
+    // A draft may be older than a field of the form.
+    return kept && { ...kept, text: { ...saved, ...kept.text } };
+  });
   const [draftFrom, setDraftFrom] = useState(found?.at);
   // A draft keeps the version it was typed over, so that saving it cannot silently undo what others changed since.
   const [held, setHeld] = useState<Pick<Draft<Text>, 'version'> | undefined>(found);

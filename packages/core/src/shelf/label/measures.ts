@@ -23,16 +23,7 @@ export function readGradeLine(printed: string): Read | undefined {
   return { kind: 'grade', says: `the grade ${kept}`, grade: kept };
 }
 
-const COUNTED: Readonly<Record<string, number>> = { once: 1, twice: 2, three: 3, four: 4, five: 5, six: 6 };
-
-/** How often a year the directions say, when they do. @example timesAYear('twice a year') // 2 */
-function timesAYear(line: string): number | undefined {
-  const said = /\b(?:(once|twice)|(three|four|five|six|\d{1,2})\s+(?:times|applications))\s+(?:a|per|each|every)\s+(?:year|season)\b/i.exec(line);
-  const word = (said?.[1] ?? said?.[2])?.toLowerCase();
-  return word === undefined ? undefined : (COUNTED[word] ?? (Number(word) || undefined));
-}
-
-/** A density, a package or a rate in words. */
+/** A density or a package in words. */
 export function readMeasure(line: string): Read | undefined {
   const density = /\b(?:density|specific gravity|sp\.? ?gr\.?)\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
   if (density?.[1]) {
@@ -44,16 +35,6 @@ export function readMeasure(line: string): Read | undefined {
     for (const dimension of ['mass', 'volume'] as const) {
       const read = parseQuantity(weight, dimension);
       if (read.ok && read.value > 0) return { kind: 'package', says: `a package of ${formatGiven(read.value)} ${read.unit.symbol}`, package: { size: read.value, unit: read.unit.symbol } };
-    }
-  }
-  const rate = /([\d.,]+)\s*((?:g|kg|ml|l|litres?|liters?|lbs?|pounds?)\s*(?:\/|per\b)\s*(?:m²|m2|sq\.? ?m\b|square met(?:re|er)s?|ha\b|hectare|acre|(?:100|1,?000) (?:sq\.? ?ft|square feet|ft²|ft2)))/i.exec(line);
-  if (rate?.[1] && rate[2]) {
-    for (const dimension of ['arealRate', 'arealVolume'] as const) {
-      const read = parseQuantity(`${rate[1]} ${rate[2]}`, dimension);
-      if (!read.ok || read.value <= 0) continue;
-      const told = timesAYear(line);
-      const highest = /\d\s*(?:–|-|to)\s*$/.test(line.slice(0, rate.index)) ? ', the highest of a range' : '';
-      return { kind: 'rate', says: `a rate of ${formatGiven(read.value)} ${read.unit.symbol}${highest}, ${told === undefined ? 'taken as once a year' : told === 1 ? 'once a year' : `${told} times a year`}`, rate: { amount: read.value, unit: read.unit.symbol, perYear: told ?? 1 } };
     }
   }
   return undefined;

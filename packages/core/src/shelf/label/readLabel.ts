@@ -8,6 +8,7 @@ import { declaredRange } from '../massFraction.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import { analyteNamed, plainName, type NamedAnalyte } from './names.js';
+import { readDirections } from './directions.js';
 import { readGradeLine, readMeasure } from './measures.js';
 import type { Correction, LabelLine, LabelReading, Read } from './reading.js';
 import { commaIn, findValues, settleThousands, unclearWords, type CommaMark, type FoundValue } from './values.js';
@@ -172,7 +173,7 @@ function readLine(line: string, number: number, context: Context): Read {
   const hasUnit = findValues(line).some((v) => v.unit);
   const asGrade = (): Read | undefined => readGradeLine(line);
   const asAnalysis = (): Read | undefined => readAnalysis(line, number, context);
-  const read = readFormulaLine(line, number) ?? readMeasure(line) ?? (hasUnit ? (asAnalysis() ?? asGrade()) : (asGrade() ?? asAnalysis()));
+  const read = readFormulaLine(line, number) ?? readMeasure(line) ?? readDirections(line) ?? (hasUnit ? (asAnalysis() ?? asGrade()) : (asGrade() ?? asAnalysis()));
   if (read) {
     context.inIngredients = false;
     return read;
@@ -249,7 +250,7 @@ export function readLabel(text: string, provenance: Provenance = 'label', correc
     lines: reads.map(({ line }) => (waits && line.figures.length > 0 ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
     grade, analysis, derivedFrom, densityKgPerL,
     packages: reads.flatMap(({ read }) => (read.package ? [read.package] : [])).slice(0, 5),
-    labelRate: reads.find(({ read }) => read.rate !== undefined)?.read.rate,
+    directions: reads.flatMap(({ read }) => read.directions ?? []).slice(0, 12),
     findings: [...own, ...labelChecks({ grade, analysis, derivedFrom, densityKgPerL })],
   };
 }

@@ -1,7 +1,7 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
 import type { Finding } from '../labelChecks.js';
 import type { ProteinFactor } from '../protein.js';
-import type { AnalysisFigure, LabelRate } from '../product.js';
+import type { AnalysisFigure, Direction } from '../product.js';
 
 /** What a line of a label was taken to be. */
 export type LineKind = 'grade' | 'analysis' | 'part' | 'derivedFrom' | 'package' | 'density' | 'rate' | 'heading' | 'setAside' | 'blank' | 'notUnderstood';
@@ -26,7 +26,7 @@ export interface LabelReading {
   readonly derivedFrom: readonly string[];
   readonly packages: readonly { readonly size: number; readonly unit: string }[];
   readonly densityKgPerL: number | undefined;
-  readonly labelRate: LabelRate | undefined;
+  readonly directions: readonly Direction[];
   /** What contradicts, or had to be supposed about the whole label. */
   readonly findings: readonly Finding[];
 }
@@ -40,6 +40,6 @@ export interface Read {
   readonly ingredients?: readonly string[];
   readonly package?: { readonly size: number; readonly unit: string };
   readonly density?: number;
-  readonly rate?: LabelRate;
+  readonly directions?: readonly Direction[];
   readonly finding?: Omit<Finding, 'path'>;
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { direction } from '../../../test/bags.js';
 import { readSoilSlip } from '../../ground/index.js';
 import { readLabel } from './readLabel.js';
 import { commaIn, settleThousands } from './values.js';
@@ -39,7 +40,7 @@ test('a soil slip keeps the same rule', () => {
 
 test('an area or a package of thousands is read as thousands where the text tells', () => {
   expect(readLabel('Nitrogen 5.0 %\nNet weight 1,250 kg').packages).toEqual([{ size: 1250, unit: 'kg' }]);
-  expect(readLabel('Apply 3 lb per 1,000 sq ft').labelRate).toMatchObject({ amount: 3, unit: 'lb/1000 ft²' });
+  expect(readLabel('Apply 3 lb per 1,000 sq ft').directions).toEqual([direction('3 lb/1000 ft²')]);
 });
 
 test('whatever the figures, a value is the number written or nothing: never a thousand times off', () => {
@@ -50,14 +51,6 @@ test('whatever the figures, a value is the number written or nothing: never a th
     if (beside !== '') expect(potassium(`K ${grouped(n)} mg/kg${beside}`)).toEqual({ kind: 'number', value: n });
   }));
   expect(settleThousands('K 1,250,000 mg/kg', 'unknown')).toEqual({ line: 'K 1250000 mg/kg' });
-});
-
-test('directions say how often, and the highest of a range is said to be that', () => {
-  const rate = (text: string) => ({ rate: readLabel(text).labelRate, says: says(text) });
-  expect(rate('Apply 2-3 lb per 100 sq ft twice a year')).toEqual({ rate: { amount: 3, unit: 'lb/100 ft²', perYear: 2 }, says: 'a rate of 3 lb/100 ft², the highest of a range, 2 times a year' });
-  expect(rate('40 g/m², 4 applications per season').rate).toEqual({ amount: 40, unit: 'g/m²', perYear: 4 });
-  expect(rate('40 g/m²').says).toBe('a rate of 40 g/m², taken as once a year');
-  expect(rate('40 g/m² once a year').says).toBe('a rate of 40 g/m², once a year');
 });
 
 test('a footnote that says the same once more is no contradiction; one that says otherwise is', () => {

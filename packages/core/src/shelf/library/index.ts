@@ -42,7 +42,7 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   })),
   derivedFrom: [entry.name],
   offers: [],
-  labelRate: undefined,
+  directions: [],
   longevity: undefined,
   carbonToNitrogen: undefined,
 });

@@ -1,0 +1,45 @@
+import { parseRate, printRate } from '../../quantity/index.js';
+import type { Direction } from '../product.js';
+import type { Read } from './reading.js';
+
+const COUNTED: Readonly<Record<string, number>> = { once: 1, twice: 2, three: 3, four: 4, five: 5, six: 6 };
+
+/** How often a year the directions say, when they do. @example timesAYear('twice a year') // 2 */
+function timesAYear(line: string): number | undefined {
+  const said = /\b(?:(once|twice)|(three|four|five|six|\d{1,2})\s+(?:times|applications))\s+(?:a|per|each|every)\s+(?:year|season)\b/i.exec(line);
+  const word = (said?.[1] ?? said?.[2])?.toLowerCase();
+  return word === undefined ? undefined : (COUNTED[word] ?? (Number(word) || undefined));
+}
+
+
+const NUMBER = String.raw`(?:\d[\d.,]*(?:\s+\d/\d|/\d)?|[½⅓⅔¼¾⅛⅜⅝⅞])`;
+const WHOSE = String.raw`(?:(?:us|metric|imperial|imp|uk|au|australian)\s+)?`;
+const AMOUNT = String.raw`(?:k?g|mg|grams?|kilos?|kilograms?|ml|millilit(?:re|er)s?|l|lit(?:re|er)s?|lbs?|pounds?|oz|ounces?|${WHOSE}(?:fl\.?\s?oz|tbsp|tablespoons?|tsp|teaspoons?|cups?|pints?|quarts?|gal(?:lon)?s?))`;
+const MEDIUM = String.raw`(?:growing |potting )?(?:medium|mix|compost|soil|substrate)`;
+const PER = String.raw`(?:m²|m2|sq\.?\s?m\b|square\smet(?:re|er)s?|ha\b|hectares?|ac(?:re)?s?\b|ft²|ft2|sq\.?\s?(?:ft|feet)|square\s(?:feet|foot)|plants?\b|bush(?:es)?\b|trees?\b|shrubs?\b|vines?\b|crowns?\b|(?:m|met(?:re|er)s?|ft|feet|foot)\s(?:of\s)?rows?\b|${WHOSE}(?:l|lit(?:re|er)s?|gal(?:lon)?s?)\b(?:\s(?:of\s)?(?:water|${MEDIUM}))?|(?:m³|m3|cubic\s(?:met(?:re|er)s?|yards?|f(?:oo|ee)t)|yd³|ft³)\s(?:of\s)?${MEDIUM})`;
+const RATE = new RegExp(String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})\s*(?:\/|\bper\b|\b(?:in|to|for)\s(?:each|every|an?)\b)\s*((?:[\d.,]*\d\s*)?${PER})`, 'gi');
+
+/** What a rate is for: the words before a colon, or those behind "for". Words that every label has say nothing. */
+function useOf(before: string, behind: string): string {
+  const named = /([^:;.]+):[^:]*$/.exec(before)?.[1] ?? /^[^;.,:]{0,3}\bfor\s+([^;.,:]+)/i.exec(behind)?.[1] ?? '';
+  return named.replace(/^[\s,;•*–-]+|\s+$/g, '').replace(/^(?:and|then|directions?(?: for use)?|(?:application |label )?rates?|how to use|use|apply|dosage|dose|dilution)$/i, '').slice(0, 80);
+}
+
+/**
+ * The rates of a line of directions, each with what it is for and how often a year, where the line tells.
+ * @example readDirections('New beds: 100 g per m², once a year')?.directions
+ */
+export function readDirections(line: string): Read | undefined {
+  const found = [...line.matchAll(RATE)];
+  const reads = found.map((m) => parseRate(m[0]));
+  const perYear = timesAYear(line);
+  const directions = found.flatMap((m, i): Direction[] => {
+    const read = reads[i];
+    const end = m.index + m[0].length;
+    const from = found[i - 1];
+    return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), line.slice(end, found[i + 1]?.index)), perYear }] : [];
+  });
+  if (directions.length > 0) return { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map((d) => `${printRate(d)}${d.use === '' ? '' : ` for ${d.use}`}`).join(', and ')}${perYear === undefined ? '' : perYear === 1 ? ', once a year' : `, ${perYear} times a year`}`, directions };
+  const asked = reads.find((r) => !r.ok && r.which);
+  return asked && !asked.ok ? { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` } : undefined;
+}
