@@ -48,7 +48,30 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await page.close();
 });
 
-test('the same by keyboard alone', async () => {
+test('the rates of a label come into its bag; one that differs by country is asked about beside its field', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/label`);
+  await paste(page, 'Nitrogen 4 %\nBeds: 30-50 g per m², twice a year; pots: 4 g per litre of potting mix');
+  await expectText(page, '[data-testid=label-lines]', /rates of 30–50 g\/m² for Beds, 2 times a year, and 4 g\/L of medium for pots/);
+  await clickButton(page, 'Make it a bag');
+  await fill(page, 'Name', 'Rated by the label');
+  await clickButton(page, 'Another rate');
+  await fill(page, 'Rate 3', '2 tbsp/plant');
+  await clickButton(page, 'Save');
+  await expectText(page, 'main', /"tbsp" differs by country: say US tbsp or metric tbsp or AU tbsp/);
+  await fill(page, 'Rate 3', '2 metric tbsp/plant');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Rated by the label”/);
+  const { items } = await at.ledger.api<{ items: { name: string; directions?: object[] }[] }>('products?limit=500');
+  expect(items.find((p) => p.name === 'Rated by the label')?.directions).toEqual([
+    { use: 'Beds', amount: 50, least: 30, unit: 'g', per: { amount: 1, unit: 'm²' }, perYear: 2 },
+    { use: 'pots', amount: 4, unit: 'g', per: { amount: 1, unit: 'L of medium' } },
+    { use: '', amount: 2, unit: 'metric tbsp', per: { amount: 1, unit: 'plant' } },
+  ]);
+  await page.close();
+});
+
+test('a label is pasted, put right and saved by keyboard alone', async () => {
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/label`);
   await (await field(page, 'The text of the label')).focus();

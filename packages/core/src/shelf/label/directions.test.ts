@@ -22,8 +22,8 @@ test.each([
   ['Beds: 50 g/m²; pots: 4 g per litre of potting mix; feed: 5 ml/L', ['50 g/m²', '4 g/L of medium', '5 mL/L of water']],
 ] as const)('%s', (text, rates) => expect(read(text).directions.map((d) => ({ ...d, use: '', perYear: undefined }))).toEqual(rates.map((r) => direction(r))));
 
-test('each of several rates keeps what it is for', () =>
-  expect(read('Beds: 50 g/m²; pots: 4 g per litre of potting mix; feed: 5 ml/L').directions.map((d) => d.use)).toEqual(['Beds', 'pots', 'feed']));
+test('each of several rates keeps what it is for and how often', () =>
+  expect(read('Beds: 50 g/m², twice a year; pots: 4 g per litre of potting mix; feed: 5 ml/L').directions.map((d) => [d.use, d.perYear])).toEqual([['Beds', 2], ['pots', undefined], ['feed', undefined]]));
 
 test('a measure that differs by country is asked about, and no rate is invented', () => {
   expect(read('1 tbsp per plant')).toEqual({ directions: [], says: 'a rate, but "tbsp" differs by country: say US tbsp or metric tbsp or AU tbsp.' });

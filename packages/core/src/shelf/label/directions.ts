@@ -25,6 +25,9 @@ function useOf(before: string, behind: string): string {
   return named.replace(/^[\s,;•*–-]+|\s+$/g, '').replace(/^(?:and|then|directions?(?: for use)?|(?:application |label )?rates?|how to use|use|apply|dosage|dose|dilution)$/i, '').slice(0, 80);
 }
 
+const words = (d: Direction): string =>
+  `${printRate(d)}${d.use === '' ? '' : ` for ${d.use}`}${d.perYear === undefined ? '' : d.perYear === 1 ? ', once a year' : `, ${d.perYear} times a year`}`;
+
 /**
  * The rates of a line of directions, each with what it is for and how often a year, where the line tells.
  * @example readDirections('New beds: 100 g per m², once a year')?.directions
@@ -32,14 +35,15 @@ function useOf(before: string, behind: string): string {
 export function readDirections(line: string): Read | undefined {
   const found = [...line.matchAll(RATE)];
   const reads = found.map((m) => parseRate(m[0]));
-  const perYear = timesAYear(line);
   const directions = found.flatMap((m, i): Direction[] => {
     const read = reads[i];
     const end = m.index + m[0].length;
     const from = found[i - 1];
-    return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), line.slice(end, found[i + 1]?.index)), perYear }] : [];
+    const behind = line.slice(end, found[i + 1]?.index);
+    // Of several rates, how often is said of the one it stands behind.
+    return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), behind), perYear: timesAYear(found.length > 1 ? behind : line) }] : [];
   });
-  if (directions.length > 0) return { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map((d) => `${printRate(d)}${d.use === '' ? '' : ` for ${d.use}`}`).join(', and ')}${perYear === undefined ? '' : perYear === 1 ? ', once a year' : `, ${perYear} times a year`}`, directions };
+  if (directions.length > 0) return { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}`, directions };
   const asked = reads.find((r) => !r.ok && r.which);
   return asked && !asked.ok ? { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` } : undefined;
 }
