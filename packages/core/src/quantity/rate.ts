@@ -17,7 +17,7 @@ const pers = (basis: RateBasis, symbols: readonly string[]): readonly PerUnit[] 
   symbols.map((s) => ({ symbol: basis === 'area' ? s : `${s} of ${basis}`, basis, factor: unitOf(s).factor }));
 
 const PER_UNITS: readonly PerUnit[] = [
-  ...pers('area', ['m²', 'ha', 'ft²', 'acre']),
+  ...pers('area', ['m²', 'ha', 'ft²', 'yd²', 'acre']),
   { symbol: 'plant', basis: 'plant', factor: 1 },
   ...pers('row', ['m', 'ft']),
   ...pers('water', ['L', 'US gal', 'imp gal']),

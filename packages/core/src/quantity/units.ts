@@ -56,6 +56,7 @@ export const UNITS: readonly Unit[] = [
   unit('m²', 'area', 1),
   unit('ha', 'area', 10000, 'hectare', 'hectares'),
   unit('ft²', 'area', FOOT_M ** 2),
+  unit('yd²', 'area', (3 * FOOT_M) ** 2, 'square yard', 'square yards', 'sq yd', 'sq. yd', 'sq. yd.', 'sq yds', 'yd2', 'yd^2'),
   unit('acre', 'area', ACRE_M2, 'acres', 'ac'),
   unit('m', 'length', 1, 'metre', 'metres', 'meter', 'meters'),
   unit('cm', 'length', 0.01, 'centimetre', 'centimetres', 'centimeter', 'centimeters'),

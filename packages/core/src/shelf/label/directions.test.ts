@@ -22,6 +22,19 @@ test.each([
   ['Beds: 50 g/m²; pots: 4 g per litre of potting mix; feed: 5 ml/L', ['50 g/m²', '4 g/L of medium', '5 mL/L of water']],
 ] as const)('%s', (text, rates) => expect(read(text).directions.map((d) => ({ ...d, use: '', perYear: undefined }))).toEqual(rates.map((r) => direction(r))));
 
+test.each([
+  ['Spread 1 kg over 10 m²', ['1 kg/10 m²']], ['One handful (35 g) per sq. metre', ['35 g/m²']], ['Apply 100g of feed per square metre', ['100 g/m²']], ['2-4 oz. per plant', ['2–4 oz/plant']],
+  ['Add 10 ml to 5 litres of water', ['10 mL/5 L of water']], ['2 oz per sq yd', ['2 oz/yd²']], ['Use 20 kg for trees', []],
+] as const)('however it is put: %s', (text, rates) => expect(read(text).directions.map((d) => ({ ...d, use: '', perYear: undefined }))).toEqual(rates.map((r) => direction(r))));
+
+test('a figure or a package in the same line is not lost, and what is not understood beside a rate is said', () => {
+  const both = (text: string) => { const { analysis, packages, directions, lines } = readLabel(text); return [analysis.map((f) => f.analyte), packages.length, directions.length, lines[0]!.kind]; };
+  expect(both('Contains 4 % nitrogen. Apply 50 g/m² twice a year')).toEqual([['N'], 0, 1, 'analysis']);
+  expect(both('Net weight 20 kg, apply 50 g/m²')).toEqual([[], 1, 1, 'package']);
+  expect(both('Apply 50 g/m², and again after 6 weeks')).toEqual([[], 0, 1, 'rate']);
+  expect(both('Apply 50 g/m². Vigour 12 %')).toEqual([[], 0, 1, 'notUnderstood']);
+});
+
 test('each of several rates keeps what it is for and how often', () =>
   expect(read('Beds: 50 g/m², twice a year; pots: 4 g per litre of potting mix; feed: 5 ml/L').directions.map((d) => [d.use, d.perYear])).toEqual([['Beds', 2], ['pots', undefined], ['feed', undefined]]));
 

@@ -1,4 +1,4 @@
-import { parseRate, printRate } from '../../quantity/index.js';
+import { parseRate, printRate, type ParsedRate } from '../../quantity/index.js';
 import type { Direction } from '../product.js';
 import type { Read } from './reading.js';
 
@@ -16,8 +16,12 @@ const NUMBER = String.raw`(?:\d[\d.,]*(?:\s+\d/\d|/\d)?|[½⅓⅔¼¾⅛⅜⅝�
 const WHOSE = String.raw`(?:(?:us|metric|imperial|imp|uk|au|australian)\s+)?`;
 const AMOUNT = String.raw`(?:k?g|mg|grams?|kilos?|kilograms?|ml|millilit(?:re|er)s?|l|lit(?:re|er)s?|lbs?|pounds?|oz|ounces?|${WHOSE}(?:fl\.?\s?oz|tbsp|tablespoons?|tsp|teaspoons?|cups?|pints?|quarts?|gal(?:lon)?s?))`;
 const MEDIUM = String.raw`(?:growing |potting )?(?:medium|mix|compost|soil|substrate)`;
-const PER = String.raw`(?:m²|m2|sq\.?\s?m\b|square\smet(?:re|er)s?|ha\b|hectares?|ac(?:re)?s?\b|ft²|ft2|sq\.?\s?(?:ft|feet)|square\s(?:feet|foot)|plants?\b|bush(?:es)?\b|trees?\b|shrubs?\b|vines?\b|crowns?\b|(?:m|met(?:re|er)s?|ft|feet|foot)\s(?:of\s)?rows?\b|${WHOSE}(?:l|lit(?:re|er)s?|gal(?:lon)?s?)\b(?:\s(?:of\s)?(?:water|${MEDIUM}))?|(?:m³|m3|cubic\s(?:met(?:re|er)s?|yards?|f(?:oo|ee)t)|yd³|ft³)\s(?:of\s)?${MEDIUM})`;
-const RATE = new RegExp(String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})\s*(?:\/|\bper\b|\b(?:in|to|for)\s(?:each|every|an?)\b)\s*((?:[\d.,]*\d\s*)?${PER})`, 'gi');
+const PER = String.raw`(?:m²|m2|sq\.?\s?m\b|(?:sq\.?|square)\s?met(?:re|er)s?|ha\b|hectares?|ac(?:re)?s?\b|ft²|ft2|(?:sq\.?|square)\s?(?:ft|feet|foot)|yd²|(?:sq\.?|square)\s?(?:yds?\b|yards?)|plants?\b|bush(?:es)?\b|trees?\b|shrubs?\b|vines?\b|crowns?\b|(?:m|met(?:re|er)s?|ft|feet|foot)\s(?:of\s)?rows?\b|${WHOSE}(?:l|lit(?:re|er)s?|gal(?:lon)?s?)\b(?:\s(?:of\s)?(?:water|${MEDIUM}))?|(?:m³|m3|cubic\s(?:met(?:re|er)s?|yards?|f(?:oo|ee)t)|yd³|ft³)\s(?:of\s)?${MEDIUM})`;
+const COUNT = String.raw`\d(?:[\d.,]*\d)?\s*`;
+// "in 5 litres" and "for each plant" tell a rate; "for plants" does not.
+const EACH = String.raw`(?:\/|\bper\b)\s*((?:${COUNT})?${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:(?:each|every|an?)\s+)?(${COUNT}${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:each|every|an?)\s+(${PER})`;
+const RATE = new RegExp(String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})(?:\.(?=\s)|\))?\s*(?:of\s[a-z ]{2,24}?\s)?(?:${EACH})`, 'gi');
+const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (string | undefined)[]): ParsedRate => parseRate(`${amount} ${unit}/${per || counted || each}`);
 
 /** What a rate is for: the words before a colon, or those behind "for". Words that every label has say nothing. */
 function useOf(before: string, behind: string): string {
@@ -29,12 +33,13 @@ const words = (d: Direction): string =>
   `${printRate(d)}${d.use === '' ? '' : ` for ${d.use}`}${d.perYear === undefined ? '' : d.perYear === 1 ? ', once a year' : `, ${d.perYear} times a year`}`;
 
 /**
- * The rates of a line of directions, each with what it is for and how often a year, where the line tells.
- * @example readDirections('New beds: 100 g per m², once a year')?.directions
+ * The rates of a line of directions, each with what it is for and how often a year, where the line tells; and what else stands in the line.
+ * @example readDirections('New beds: 100 g per m², once a year')?.read.directions
  */
-export function readDirections(line: string): Read | undefined {
+export function readDirections(line: string): { readonly read: Read; readonly besides: readonly string[] } | undefined {
   const found = [...line.matchAll(RATE)];
-  const reads = found.map((m) => parseRate(m[0]));
+  const reads = found.map(asRate);
+  const besides = line.replace(RATE, ';').split(/[;.]\s|;/).map((part) => part.trim()).filter(Boolean);
   const directions = found.flatMap((m, i): Direction[] => {
     const read = reads[i];
     const end = m.index + m[0].length;
@@ -43,7 +48,7 @@ export function readDirections(line: string): Read | undefined {
     // Of several rates, how often is said of the one it stands behind.
     return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), behind), perYear: timesAYear(found.length > 1 ? behind : line) }] : [];
   });
-  if (directions.length > 0) return { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}`, directions };
+  if (directions.length > 0) return { read: { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}`, directions }, besides };
   const asked = reads.find((r) => !r.ok && r.which);
-  return asked && !asked.ok ? { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` } : undefined;
+  return asked && !asked.ok ? { read: { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` }, besides } : undefined;
 }

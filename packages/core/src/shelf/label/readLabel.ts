@@ -64,7 +64,8 @@ function pairsIn(line: string): readonly { readonly name: string; readonly found
   const [first] = values;
   if (!first) return [];
   const before = line.slice(0, first.start);
-  const nameFirst = analyteNamed(before.replace(/\([^)]*$/, '')) !== undefined || values.length === 1 && plainName(before) !== '';
+  const namedBehind = analyteNamed(line.slice(first.end)) !== undefined;
+  const nameFirst = analyteNamed(before.replace(/\([^)]*$/, '')) !== undefined || (values.length === 1 && plainName(before) !== '' && !namedBehind);
   return values.map((found, i) => ({
     found,
     name: nameFirst ? line.slice(values[i - 1]?.end ?? 0, found.start) : line.slice(found.end, values[i + 1]?.start ?? line.length),
@@ -163,17 +164,32 @@ function corrected(line: string, number: number, correction: Correction, context
   return figure ? { kind: 'analysis', says: `${figureWords(figure)}, as you said`, figures: [figure] } : { kind: 'notUnderstood', says: 'no number stands in this line' };
 }
 
+/** What tells figures or a measure. A line with a unit is an analysis first; one without may be a grade whose additions look like names and values. */
+function readFigures(line: string, number: number, context: Context): Read | undefined {
+  const hasUnit = findValues(line).some((v) => v.unit);
+  const asGrade = (): Read | undefined => readGradeLine(line);
+  const asAnalysis = (): Read | undefined => readAnalysis(line, number, context);
+  return readFormulaLine(line, number) ?? readMeasure(line) ?? (hasUnit ? (asAnalysis() ?? asGrade()) : (asGrade() ?? asAnalysis()));
+}
+
+/** Rates, and a figure or a measure that stands in the same line. */
+function withRates({ read, besides }: NonNullable<ReturnType<typeof readDirections>>, readPart: (part: string) => Read | undefined): Read {
+  const parts = besides.map((part) => ({ part, read: readPart(part) }));
+  const beside = parts.find((p) => p.read !== undefined && p.read.kind !== 'notUnderstood');
+  const unread = parts.some((p) => p !== beside && findValues(p.part).some((v) => v.unit));
+  if (unread) return { ...read, kind: 'notUnderstood', says: `${read.says}; what else stands in the line was not understood` };
+  if (!beside?.read) return read;
+  return { ...beside.read, kind: read.kind === 'notUnderstood' ? 'notUnderstood' : beside.read.kind, says: `${beside.read.says}; ${read.says}`, ...(read.directions ? { directions: read.directions } : {}) };
+}
+
 function readLine(line: string, number: number, context: Context): Read {
   if (INGREDIENTS.test(line)) {
     const ingredients = readIngredientWords(line.replace(INGREDIENTS, ''));
     context.inIngredients = true;
     return { kind: 'derivedFrom', says: ingredients.length > 0 ? `made from ${ingredients.join(', ')}` : 'the list of ingredients follows', ingredients };
   }
-  // A line with a unit is an analysis first; one without may be a grade whose additions look like names and values.
-  const hasUnit = findValues(line).some((v) => v.unit);
-  const asGrade = (): Read | undefined => readGradeLine(line);
-  const asAnalysis = (): Read | undefined => readAnalysis(line, number, context);
-  const read = readFormulaLine(line, number) ?? readMeasure(line) ?? readDirections(line) ?? (hasUnit ? (asAnalysis() ?? asGrade()) : (asGrade() ?? asAnalysis()));
+  const rates = readDirections(line);
+  const read = rates ? withRates(rates, (part) => readFigures(part, number, context)) : readFigures(line, number, context);
   if (read) {
     context.inIngredients = false;
     return read;
