@@ -33,7 +33,7 @@ function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'hi
     const found = soilClass(figure);
     if (found) return yesNo(found === wanted, `${found} by ${SOIL_METHOD_NAMES[figure.method]}`);
   }
-  return unknown(`a soil test of ${SOIL_ANALYTE_NAMES[analyte]} with its method named`);
+  return unknown(`${SOIL_ANALYTE_NAMES[analyte]}, by a method that is named`);
 }
 
 /** A soil's pH: of its report, else as the plot says. */

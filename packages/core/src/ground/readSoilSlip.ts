@@ -16,6 +16,22 @@ const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
 const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
 
 const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [[/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'], [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'], [/mg\s*\/\s*l\b/, 'mg/L']];
+/**
+ * Units that are told in another: mg in 100 g are ten times as many in a kg. Pounds an acre are reckoned by labs for a furrow slice,
+ * 6⅔ inches that weigh two million pounds an acre, so that two of them are one part in a million.
+ */
+const RETOLD: readonly { readonly pattern: RegExp; readonly factor: number; readonly words: string }[] = [
+  { pattern: /\bmg ?(?:\/|per) ?100 ?g(?:rams?)?\b/gi, factor: 10, words: 'from mg/100 g × 10' },
+  { pattern: /\b(?:lbs?|pounds?)\.? ?(?:\/|per) ?ac(?:re)?\b\.?/gi, factor: 0.5, words: 'from lb/acre ÷ 2, for a furrow slice of two million lb' },
+];
+const retold = (text: string) => RETOLD.find((r) => text.search(r.pattern) >= 0);
+
+/** The unit that holds for lines without one, and what it was before it was told in mg/kg. */
+interface GeneralUnit {
+  readonly unit: SoilUnit;
+  readonly from: (typeof RETOLD)[number] | undefined;
+}
+
 const FROM_LABEL: Readonly<Partial<Record<AnalysisUnit, SoilUnit>>> = { '%': '%', 'mg/kg': 'mg/kg' };
 /** Units that need no saying. */
 const OBVIOUS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', EC: 'mS/cm', CEC: 'cmol_c/kg', organicMatter: '%', acidity: 'cmol_c/kg' };
@@ -51,11 +67,14 @@ const OXIDES: readonly (readonly [RegExp, CompoundBasis, SoilAnalyte])[] = [
 
 interface ReadFigure {
   readonly figure: SoilFigure;
-  /** The oxide it was given as. */
-  readonly oxide: CompoundBasis | undefined;
+  /** What it was before: an oxide, another unit. */
+  readonly from: readonly string[];
 }
 
-function figureOf(text: string, general: SoilMethod, generalUnit: SoilUnit | undefined, comma: CommaMark): ReadFigure | string {
+function figureOf(line: string, general: SoilMethod, generalUnit: GeneralUnit | undefined, comma: CommaMark): ReadFigure | string {
+  // Where mg/kg is given beside another unit, it counts.
+  const own = findValues(line).some((v) => v.unit !== undefined) ? undefined : retold(line);
+  const text = own ? line.replace(own.pattern, 'mg/kg') : line;
   const plain = text.toLowerCase();
   const other = OTHER_THINGS.find(([pattern]) => pattern.test(plain));
   if (other && /\d/.test(text)) return other[1];
@@ -70,11 +89,13 @@ function figureOf(text: string, general: SoilMethod, generalUnit: SoilUnit | und
   if (!analyte) return 'a number without a name that is known';
   const either = oxide ? undefined : /\bphosphate\b(?!.*\bp\b)|\bpotash\b(?!.*\bk\b)/.exec(plain)?.[0];
   if (either) return `${either} could be the element or its oxide: say ${either === 'potash' ? 'K or K2O' : 'P or P2O5'}`;
-  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit;
+  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit?.unit;
   if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected mg/kg, mg/L, % or cmol_c/kg`;
   const basis = oxide?.[2] === analyte ? oxide[1] : undefined;
-  const figure = { analyte, value: basis ? scaleDeclared(found.value, 1 / compoundPerElement(basis), 4) : found.value, unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
-  return { figure, oxide: basis };
+  const told = own ?? (found.unit === undefined && unit === 'mg/kg' ? generalUnit?.from : undefined);
+  const factor = (told?.factor ?? 1) / (basis ? compoundPerElement(basis) : 1);
+  const figure = { analyte, value: factor === 1 ? found.value : scaleDeclared(found.value, factor, basis ? 4 : 6), unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
+  return { figure, from: [...(basis ? [`from ${formulaText(basis)}`] : []), ...(told ? [told.words] : [])] };
 }
 
 const MOST_LINES = 200;
@@ -93,7 +114,7 @@ function figureWords({ analyte, value, unit, method }: SoilFigure): string {
  */
 export function readSoilSlip(text: string): readonly SoilLine[] {
   let general: SoilMethod = 'notSaid';
-  let unit: SoilUnit | undefined;
+  let unit: GeneralUnit | undefined;
   const comma = commaIn(text);
   const lines = text.split(/\r\n|\r|\n/, MOST_LINES + 1);
   return lines.map((raw, i): SoilLine => {
@@ -101,14 +122,16 @@ export function readSoilSlip(text: string): readonly SoilLine[] {
     const line = raw.slice(0, 2 * LONGEST_LINE).replace(/[\t;|]/g, ' ').replace(/[.]{2,}/g, ' ').replace(/\s+/g, ' ').trim().slice(0, LONGEST_LINE);
     if (line === '') return { number: i + 1, text: '', figure: undefined, says: '' };
     const read = figureOf(line, general, unit, comma);
-    if (typeof read === 'object') return { number: i + 1, text: line, figure: read.figure, says: `${figureWords(read.figure)}${read.oxide ? `, from ${formulaText(read.oxide)}` : ''}` };
+    if (typeof read === 'object') return { number: i + 1, text: line, figure: read.figure, says: [figureWords(read.figure), ...read.from].join(', ') };
     const plain = line.toLowerCase();
     const method = methodIn(plain);
-    const named = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (/mg\s*\/\s*kg|ppm/.test(plain) ? 'mg/kg' : undefined);
-    if (!/\d/.test(line) || findValues(line).length === 0) {
+    const from = retold(line);
+    const named = from ? 'mg/kg' : (UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (/mg\s*\/\s*kg|ppm/.test(plain) ? 'mg/kg' : undefined));
+    const heading = from ? line.replace(from.pattern, ' ') : line;
+    if (!/\d/.test(heading) || findValues(heading).length === 0) {
       if (method) general = method;
-      if (named) unit = named;
-      const told = [method && SOIL_METHOD_NAMES[method], named].filter(Boolean).join(', ');
+      if (named) unit = { unit: named, from };
+      const told = [method && SOIL_METHOD_NAMES[method], named, from?.words].filter(Boolean).join(', ');
       return { number: i + 1, text: line, figure: undefined, says: told ? `holds for the lines below: ${told}` : (read ?? '') };
     }
     return { number: i + 1, text: line, figure: undefined, says: read ?? '' };

@@ -68,6 +68,15 @@ test('an oxide is brought to its element and said to be: 45 mg/kg P₂O₅ ÷ 2.
   expect(shown('Phosphate P 45 mg/kg')).toEqual(['P 45 mg/kg notSaid']);
 });
 
+test('mg in 100 g and pounds an acre are told in mg/kg, and the reading says so', () => {
+  const says = (text: string): string[] => readSoilSlip(text).map((l) => l.says);
+  expect(shown('P2O5 (Mehlich-3) 12 mg/100 g')).toEqual(['P 52.37 mg/kg mehlich3']); // 120 ÷ 2.2914
+  expect(says('Potassium 15 mg per 100g')).toEqual(['150 mg/kg potassium, method not said, from mg/100 g × 10']);
+  expect(says('Phosphorus (Bray) 64 lbs/acre')).toEqual(['32 mg/kg phosphorus, Bray, from lb/acre ÷ 2, for a furrow slice of two million lb']);
+  expect(says('Phosphorus (Olsen) 32 mg/kg (64 lb/acre)')).toEqual(['32 mg/kg phosphorus, Olsen']);
+  expect(says('All results in mg/100 g\nK 15\nMg < 2\nCEC 12\nCa 900 mg/kg')).toEqual(['holds for the lines below: mg/kg, from mg/100 g × 10', '150 mg/kg potassium, method not said, from mg/100 g × 10', '< 20 mg/kg magnesium, method not said, from mg/100 g × 10', '12 cmol_c/kg cation exchange capacity, method not said', '900 mg/kg calcium, method not said']);
+});
+
 test('a buffer pH is not the soil’s, and a share of the exchange is no content', () => {
   expect(shown('Buffer pH 6.8')).toEqual(['(a buffer pH: it tells of lime, and is not the soil’s own pH)']);
   expect(shown('Base saturation Ca 88 %')).toEqual(['(a share of the exchange: worked out here from the cations)']);

@@ -1,18 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
-import {
-  AttachmentInput, ClaimInput, JarTestInput, LoggerInput, ofToday, PlotInput, ProductInput, RecipeInput, KeptFilterInput, SoilReportInput, validateInput, WORKSPACE_FORMAT, WORKSPACE_LISTS, WORKSPACE_VERSION,
-  type FieldProblem, type ImportReport, type Kept, type WorkspaceList,
-} from '@wheat-ledger/contract';
+import { ofToday, validateInput, WORKSPACE_FORMAT, WORKSPACE_LISTS, WORKSPACE_VERSION, type AttachmentInput, type FieldProblem, type ImportReport, type Kept, type WorkspaceList } from '@wheat-ledger/contract';
 import { ProblemException } from '../common/problems.js';
 import type { NewRecord } from '../common/recordStore.js';
+import { WORKSPACE_INPUTS } from '../common/workspaceInputs.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
 import { Stores, type AnyStore } from './stores.service.js';
 
-const INPUTS: Readonly<Record<WorkspaceList, new () => object>> = {
-  plots: PlotInput, products: ProductInput, soilReports: SoilReportInput, jarTests: JarTestInput, loggers: LoggerInput, recipes: RecipeInput, claims: ClaimInput, attachments: AttachmentInput, shelfFilters: KeptFilterInput,
-};
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 /** More problems than this help nobody. */
 const MOST_PROBLEMS = 100;
@@ -145,7 +140,7 @@ export class ExchangeService {
         const path = `${list}.${i}`;
         const { id, removed, ...input } = (typeof record === 'object' && record !== null ? record : {}) as { id?: unknown; removed?: unknown };
         if (typeof id !== 'string' || !UUID.test(id)) problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
-        const result = validateInput(INPUTS[list], ofToday(kind, input));
+        const result = validateInput(WORKSPACE_INPUTS[list], ofToday(kind, input));
         if (!result.ok) problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));
         return result.ok && typeof id === 'string' && UUID.test(id) ? [{ list, path, id, removed: removed === true, input: result.value }] : [];
       });

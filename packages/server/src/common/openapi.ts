@@ -3,7 +3,7 @@ import type { INestApplication } from '@nestjs/common';
 import { getMetadataStorage } from 'class-validator';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import * as contract from '@wheat-ledger/contract';
-import type { WorkspaceList } from '@wheat-ledger/contract';
+import { WORKSPACE_INPUTS } from './workspaceInputs.js';
 
 type Constructor = new () => object;
 
@@ -46,8 +46,6 @@ export function serveOpenApi(app: INestApplication): void {
 
 let schemas: Readonly<Record<string, unknown>> = {};
 
-const ITEM_SCHEMAS: Readonly<Record<WorkspaceList, string>> = { plots: 'PlotInput', products: 'ProductInput', soilReports: 'SoilReportInput', jarTests: 'JarTestInput', loggers: 'LoggerInput', recipes: 'RecipeInput', claims: 'ClaimInput', attachments: 'AttachmentInput', shelfFilters: 'KeptFilterInput' };
-
 /** OpenAPI 3.0 says `nullable` where JSON Schema names null among the types. */
 function inJsonSchema(_key: string, value: unknown): unknown {
   if (typeof value !== 'object' || value === null || !('nullable' in value) || !('type' in value)) return value;
@@ -68,7 +66,7 @@ export function workspaceSchema(): object {
       format: { const: contract.WORKSPACE_FORMAT },
       version: { const: contract.WORKSPACE_VERSION },
       contents: { type: 'array', items: { type: 'object', required: ['sha256', 'base64'], properties: { sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' }, base64: { type: 'string', contentEncoding: 'base64' } } } },
-      ...Object.fromEntries(Object.entries(ITEM_SCHEMAS).map(([list, name]) => [list, { type: 'array', items: item(name) }])),
+      ...Object.fromEntries(Object.entries(WORKSPACE_INPUTS).map(([list, Input]) => [list, { type: 'array', items: item(Input.name) }])),
     },
     $defs: defs,
   };
