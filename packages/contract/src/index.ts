@@ -15,6 +15,7 @@ export * from './validate.js';
 export * from './ofToday.js';
 export * from './toCore.js';
 export * from './productProblems.js';
+export * from './soilProblems.js';
 export * from './typed/reader.js';
 export * from './typed/productText.js';
 export { columnFor, CSV_FIELDS, CsvColumns, headingOf, rowColumns, type CsvColumn, type CsvField } from './typed/csvColumns.js';

@@ -2,7 +2,8 @@ import { dispersionResult, type JarReadings } from './jarTest.js';
 import type { Site } from './site.js';
 import { exchangeableSodium, SODIC_SCHOOLS, sodiumAdsorptionRatio, type SodicSchool } from './soilChemistry.js';
 import type { Figure } from '../figure/index.js';
-import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilValue, type SoilReport } from './soilReport.js';
+import { exact, formatGivenRange, formatTrimmedRange, type Range } from '../quantity/index.js';
+import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilFigure, type SoilReport } from './soilReport.js';
 
 /** Things the rest of the program may ask of a plot. */
 export const CONDITIONS = ['sodic', 'dispersive', 'acidBelow5', 'alkalineAbove75', 'phosphorusHigh', 'potassiumLow', 'saline', 'pottingMedium'] as const;
@@ -22,10 +23,16 @@ const SALINE_EC = 4;
 const yesNo = (yes: boolean, because: string, figure?: Figure): ConditionAnswer => ({ answer: yes ? 'yes' : 'no', because, ...(figure ? { figure } : {}) });
 const unknown = (test: string): ConditionAnswer => ({ answer: 'unknown', test });
 
-/** SAR of a report, when sodium, calcium and magnesium of a saturated paste are there in mg/L. */
+/** SAR of a report, when sodium, calcium and magnesium of a saturated paste are there. */
 export function reportSar(report: SoilReport): Figure | undefined {
-  const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) => soilValue(report, e, ['saturatedPaste'], 'mg/L'));
-  return Na === undefined || Ca === undefined || Mg === undefined ? undefined : sodiumAdsorptionRatio({ Na, Ca, Mg });
+  const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) => soilFigure(report, e, ['saturatedPaste'], ['mg/L', 'mmol_c/L']));
+  return Na && Ca && Mg && sodiumAdsorptionRatio({ Na, Ca, Mg });
+}
+
+/** Whether something holds over a whole range; unknown when only for a part of it, and then the test is to be made again. */
+function holds({ low, high }: Range, test: (value: number) => boolean, because: string, again: string, figure?: Figure): ConditionAnswer {
+  if (test(low) !== test(high)) return unknown(`${again} again: ${because}, cannot tell yet`);
+  return yesNo(test(low), because, figure);
 }
 
 function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'high' | 'low'): ConditionAnswer {
@@ -36,8 +43,9 @@ function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'hi
   return unknown(`${SOIL_ANALYTE_NAMES[analyte]}, by a method that is named`);
 }
 
+const pHRange = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): Range | undefined => soilFigure(report, 'pH')?.value ?? (site.pH === undefined ? undefined : exact(site.pH));
 /** A soil's pH: of its report, else as the plot says. */
-export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined => (report && soilValue(report, 'pH')) ?? site.pH;
+export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined => pHRange(site, report)?.mid;
 
 /**
  * Answers a condition of a plot from its own pH, its medium and its newest soil report.
@@ -45,26 +53,26 @@ export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): 
  * @param school where sodic begins: ESP 15 in the US, 6 in Australia
  */
 export function condition(which: Condition, site: Site, report: SoilReport | undefined, school: SodicSchool = 'US', jar?: JarReadings): ConditionAnswer {
-  const pH = soilPH(site, report);
+  const pH = pHRange(site, report);
   switch (which) {
     case 'pottingMedium': return yesNo(site.medium !== 'mineralSoil', site.medium === 'mineralSoil' ? 'it is garden or field soil' : 'as the plot says');
     case 'dispersive': {
       const { kind, says } = jar ? dispersionResult(jar) : { kind: 'unfinished' as const, says: '' };
       return kind === 'unfinished' ? unknown('the jar test for dispersion') : yesNo(kind !== 'not', says);
     }
-    case 'acidBelow5': return pH === undefined ? unknown('pH') : yesNo(pH < 5, `pH ${pH}`);
-    case 'alkalineAbove75': return pH === undefined ? unknown('pH') : yesNo(pH > 7.5, `pH ${pH}`);
+    case 'acidBelow5': return pH ? holds(pH, (at) => at < 5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
+    case 'alkalineAbove75': return pH ? holds(pH, (at) => at > 7.5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
     case 'phosphorusHigh': return classIs(report, 'P', 'high');
     case 'potassiumLow': return classIs(report, 'K', 'low');
     case 'saline': {
-      const ec = report && soilValue(report, 'EC', ['saturatedPaste'], 'mS/cm');
-      return ec === undefined ? unknown('electrical conductivity of a saturated paste') : yesNo(ec >= SALINE_EC, `${ec} mS/cm in saturated paste, saline from ${SALINE_EC}`);
+      const ec = soilFigure(report, 'EC', ['saturatedPaste'], ['mS/cm']);
+      return ec ? holds(ec.value, (at) => at >= SALINE_EC, `${formatGivenRange(ec.value)} mS/cm in saturated paste, saline from ${SALINE_EC}`, 'electrical conductivity of a saturated paste') : unknown('electrical conductivity of a saturated paste');
     }
     case 'sodic': {
       const sar = report && reportSar(report);
       if (!sar) return unknown('sodium, calcium and magnesium in a saturated paste; or the jar test for dispersion');
       const esp = exchangeableSodium(sar);
-      return yesNo(esp.value.mid >= SODIC_SCHOOLS[school], `exchangeable sodium ${esp.value.mid.toFixed(1)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`, esp);
+      return holds(esp.value, (at) => at >= SODIC_SCHOOLS[school], `exchangeable sodium ${formatTrimmedRange(esp.value, 2)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`, 'sodium of a saturated paste', esp);
     }
   }
 }

@@ -6,4 +6,6 @@ export interface Implication {
   readonly figure: Figure | undefined;
   /** What is missing, when there is no figure. */
   readonly lacks: string;
+  /** What it is, where it is often taken for something else. */
+  readonly explained?: string | undefined;
 }

@@ -32,3 +32,19 @@ test('free lime eats sulfur first: 2 % of 195 kg/m² is 3.9 kg of lime, 1.25 kg 
   const [bare, limy] = ['pH 7.5', 'pH 7.5\nFree lime 2 %'].map((text) => find(text, 'Elemental sulfur')?.figure?.value.mid ?? 0);
   expect(limy! - bare!).toBeCloseTo(0.02 * 195 * 0.32, 9);
 });
+test('every nutrient in mg/kg has its stock, once by each method; what is below detection is a range from nothing', () => {
+  const rows = soilImplications(report('Olsen\nP 20 mg/kg\nP (Mehlich-3) 40 mg/kg\nZn < 2 mg/kg\nCa 2000 mg/kg\nNa 46 mg/L'), wheatStrip, 6.5, 'US').filter((r) => r.name.includes('in the layer'));
+  expect(rows.map((r) => [r.name, r.figure ? Number(r.figure.value.mid.toFixed(3)) : r.lacks])).toEqual([
+    // 195 kg/m²: 20 mg/kg are 3.9 g/m².
+    ['phosphorus in the layer, Olsen', 3.9], ['phosphorus in the layer, Mehlich-3', 7.8], ['potassium in the layer', 'potassium in mg/kg'], ['calcium in the layer', 390],
+    ['magnesium in the layer', 'magnesium in mg/kg'], ['sulfur in the layer', 'sulfur in mg/kg'], ['zinc in the layer', 0.195],
+  ]);
+  expect(rows.at(-1)?.figure?.value.low).toBe(0);
+});
+test('a bulk density in the report replaces the class average: 0.5 kg/L over 15 cm is 75 kg/m², 20 mg/kg are 1.5 g/m² exactly', () => {
+  expect(find('Bulk density 0.5 kg/L\nP (Olsen) 20 mg/kg', 'phosphorus')?.figure?.value).toEqual({ low: expect.closeTo(1.5, 9), mid: expect.closeTo(1.5, 9), high: expect.closeTo(1.5, 9) });
+});
+test('on peat the soil is lighter: lime for 195 × 0.3 ÷ 1.3 kg/m²', () => {
+  const lime = soilImplications(report('pH 5.5'), { ...wheatStrip, texture: 'peat' }, 6.5, 'US').find((r) => r.name.startsWith('Pure lime'));
+  expect(lime?.figure?.value.mid).toBeCloseTo(100 * 45 * 50.04e-6, 9);
+});

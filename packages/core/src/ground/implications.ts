@@ -1,10 +1,39 @@
+import { constant, literal, product, type Figure } from '../figure/index.js';
 import { reportSar } from './conditions.js';
 import type { Implication } from './implication.js';
 import type { Site } from './site.js';
 import { cationExchange, exchangeableSodium, gypsumNeed, limeNeed, SODIC_SCHOOLS, soilMass, soilStock, sulfurNeed, type SodicSchool } from './soilChemistry.js';
-import { soilValue, type SoilReport } from './soilReport.js';
+import { inMgPerKg, SOIL_ANALYTE_EXPLAINED, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilFigure, type Cation, type SoilAnalyte, type SoilMethod, type SoilReport } from './soilReport.js';
 
-const EXCHANGEABLE = ['ammoniumAcetate', 'mehlich3'] as const;
+const EXCHANGEABLE: readonly SoilMethod[] = ['ammoniumAcetate', 'mehlich3'];
+/** Nutrients a report may speak of. Those of the second list are asked for when it does not. */
+const NUTRIENTS: readonly SoilAnalyte[] = ['nitrateN', 'ammoniumN', 'P', 'K', 'Ca', 'Mg', 'S', 'Na', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
+const ASKED_FOR: readonly SoilAnalyte[] = ['P', 'K', 'Mg', 'S'];
+
+/** What the layer holds of each nutrient, once by each method it was measured by, since one method's extract is not another's. */
+function stocks(report: SoilReport, soil: Figure): readonly Implication[] {
+  return NUTRIENTS.flatMap((analyte): readonly Implication[] => {
+    const name = SOIL_ANALYTE_NAMES[analyte];
+    const found = report.figures.flatMap((f) => {
+      const mgPerKg = f.analyte === analyte ? inMgPerKg(f) : undefined;
+      return mgPerKg ? [{ method: f.method, mgPerKg }] : [];
+    });
+    if (found.length === 0) return ASKED_FOR.includes(analyte) ? [{ name: `${name} in the layer`, figure: undefined, lacks: `${name} in mg/kg` }] : [];
+    return found.map((f) => ({ name: `${name} in the layer${found.length > 1 ? `, ${SOIL_METHOD_NAMES[f.method]}` : ''}`, figure: soilStock(name, f.mgPerKg, soil), lacks: '' }));
+  });
+}
+
+/** Lime or sulfur to a pH: the one or the other, or neither when it is there already. */
+function toPH(report: SoilReport, site: Site, goal: number | undefined, soil: Figure): Implication {
+  const now = soilFigure(report, 'pH') ?? (site.pH === undefined ? undefined : literal('pH', site.pH, '', 'measured', 'the plot'));
+  const up = goal !== undefined && now !== undefined && goal > now.value.mid;
+  const name = up ? `Pure lime to pH ${goal}` : `Elemental sulfur to pH ${goal ?? '…'}`;
+  if (now === undefined) return { name, figure: undefined, lacks: 'pH' };
+  if (goal === undefined || goal === now.value.mid) return { name, figure: undefined, lacks: 'a pH to reach, other than today’s' };
+  const percent = soilFigure(report, 'freeLime', undefined, ['%']);
+  const freeLime = percent && product('free lime, by weight', 'kg/kg', [percent, constant('kg/kg per %', 0.01, 'kg/kg per %', 'by definition')]);
+  return { name, figure: up ? limeNeed(now, goal, site.texture, soil) : sulfurNeed(now, goal, site.texture, soil, freeLime), lacks: '' };
+}
 
 /**
  * Everything that follows from one soil report on a site: exchange capacity and saturations, sodium, gypsum, lime or sulfur, and stocks.
@@ -14,26 +43,25 @@ const EXCHANGEABLE = ['ammoniumAcetate', 'mehlich3'] as const;
  * @example soilImplications(report, site, 6.5, 'US').find((r) => r.name === 'Sodium adsorption ratio')?.figure
  */
 export function soilImplications(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool): readonly Implication[] {
-  const soil = soilMass(report.depthM);
-  const cations = (['Ca', 'Mg', 'K', 'Na'] as const).map((c) => [c, soilValue(report, c, EXCHANGEABLE, 'mg/kg')] as const);
-  const exchange = cations.every(([, v]) => v !== undefined) ? cationExchange(Object.fromEntries(cations) as Record<'Ca' | 'Mg' | 'K' | 'Na', number>, soilValue(report, 'acidity')) : undefined;
-  const cec = soilValue(report, 'CEC') ?? exchange?.cec.value.mid;
+  const soil = soilMass(report.depthM, site.texture, soilFigure(report, 'bulkDensity', undefined, ['kg/L']));
+  const exchange = exchangeOf(report);
+  const cec = soilFigure(report, 'CEC') ?? exchange?.cec;
   const sar = reportSar(report);
   const esp = sar && exchangeableSodium(sar);
-  const pH = soilValue(report, 'pH') ?? site.pH;
-  const freeLime = soilValue(report, 'freeLime', undefined, '%');
-  const toPh = pH !== undefined && pHGoal !== undefined && pHGoal !== pH ? (pHGoal > pH ? limeNeed(pH, pHGoal, site.texture, soil) : sulfurNeed(pH, pHGoal, site.texture, soil, freeLime === undefined ? undefined : freeLime / 100)) : undefined;
-  const stock = (analyte: 'P' | 'K' | 'Mg' | 'S', name: string): Implication => {
-    const found = soilValue(report, analyte, undefined, 'mg/kg');
-    return { name: `${name} in the layer`, figure: found === undefined ? undefined : soilStock(name, found, soil), lacks: `${name} in mg/kg` };
-  };
   return [
-    { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na in mg/kg' },
-    ...(exchange ? (['Ca', 'Mg', 'K', 'Na'] as const).map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
-    { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste in mg/L' },
+    { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na', explained: SOIL_ANALYTE_EXPLAINED.CEC },
+    ...(exchange ? CATIONS.map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
+    { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste' },
     { name: 'Exchangeable sodium', figure: esp, lacks: 'the same' },
-    { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: esp && cec !== undefined ? gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil) : undefined, lacks: 'exchangeable sodium and CEC' },
-    { name: pHGoal !== undefined && pH !== undefined && pHGoal > pH ? `Pure lime to pH ${pHGoal}` : `Elemental sulfur to pH ${pHGoal ?? '…'}`, figure: toPh, lacks: pH === undefined ? 'pH' : 'a pH to reach, other than today’s' },
-    stock('P', 'phosphorus'), stock('K', 'potassium'), stock('Mg', 'magnesium'), stock('S', 'sulfur'),
+    { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: esp && cec && gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil), lacks: 'exchangeable sodium and CEC' },
+    toPH(report, site, pHGoal, soil),
+    ...stocks(report, soil),
   ];
+}
+
+const CATIONS = ['Ca', 'Mg', 'K', 'Na'] as const satisfies readonly Cation[];
+/** Exchange capacity and saturations, where all four cations were measured. */
+function exchangeOf(report: SoilReport) {
+  const [Ca, Mg, K, Na] = CATIONS.map((c) => report.figures.filter((f) => f.analyte === c && EXCHANGEABLE.includes(f.method)).map(inMgPerKg).find((f) => f !== undefined));
+  return Ca && Mg && K && Na && cationExchange({ Ca, Mg, K, Na }, soilFigure(report, 'acidity'));
 }

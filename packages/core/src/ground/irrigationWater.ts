@@ -37,7 +37,7 @@ export function waterImplications(water: IrrigationWater, yearMm: number | undef
   const over = <T,>(value: T | undefined, make: (value: T, mm: number) => Figure): Figure | undefined => (value === undefined || yearMm === undefined ? undefined : make(value, yearMm));
   const lime = over(alkalinity, (a, mm) => brings('lime brought, as CaCO₃', measured('alkalinity as CaCO₃', a, 'mg/L'), mm));
   return [
-    { name: 'Sodium adsorption ratio of the water', figure: Na === undefined || Ca === undefined || Mg === undefined ? undefined : sodiumAdsorptionRatio({ Na, Ca, Mg }), lacks: 'sodium, calcium and magnesium' },
+    { name: 'Sodium adsorption ratio of the water', figure: Na === undefined || Ca === undefined || Mg === undefined ? undefined : sodiumAdsorptionRatio({ Na: measured('Na in the water', Na, 'mg/L'), Ca: measured('Ca in the water', Ca, 'mg/L'), Mg: measured('Mg in the water', Mg, 'mg/L') }), lacks: 'sodium, calcium and magnesium' },
     { name: 'Salt the water brings in a year', figure: over(salts, (s, mm) => brings('salt brought', s, mm)), lacks: `its EC${amount}` },
     { name: 'Lime the water brings in a year', figure: lime, lacks: `its alkalinity${amount}` },
     { name: 'Sulfur that would neutralise that lime', figure: lime && sulfurAgainst(lime), lacks: `its alkalinity${amount}` },

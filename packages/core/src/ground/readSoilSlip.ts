@@ -1,11 +1,11 @@
 import { compoundPerElement, formulaText, type CompoundBasis } from '../nutrient/index.js';
 import { formatGiven, formatGivenRange } from '../quantity/index.js';
 import { commaIn, findValues, scaleDeclared, settleThousands, unclearWords, type AnalysisUnit, type CommaMark } from '../shelf/index.js';
-import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from './soilReport.js';
+import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilFigureProblem, soilUnits, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from './soilReport.js';
 
 const NAMES: readonly (readonly [RegExp, SoilAnalyte])[] = [
   [/\bph\b/, 'pH'], [/\borganic matter\b|\bom\b|\bhumus\b/, 'organicMatter'], [/\bcec\b|\bcation exchange\b/, 'CEC'], [/\bec\b|\bconductivity\b|\bsoluble salts\b/, 'EC'],
-  [/\bnitrate\b|\bno3\b/, 'nitrateN'], [/\bammonium n|\bnh4\b/, 'ammoniumN'], [/\bfree lime\b|\bcarbonate\b|\bcaco3\b/, 'freeLime'], [/\bacidity\b/, 'acidity'],
+  [/\bnitrate\b|\bno3\b/, 'nitrateN'], [/\bammonium n|\bnh4\b/, 'ammoniumN'], [/\bfree lime\b|\bcarbonate\b|\bcaco3\b/, 'freeLime'], [/\bacidity\b/, 'acidity'], [/\bbulk density\b/, 'bulkDensity'],
   [/\bphosphorus\b|\bphosphate\b|\bp\b/, 'P'], [/\bpotassium\b|\bk\b/, 'K'], [/\bcalcium\b|\bca\b/, 'Ca'], [/\bmagnesium\b|\bmg\b(?!\s*(\/|per|kg))/, 'Mg'], [/\bsodium\b|\bna\b/, 'Na'], [/\bsul(f|ph)ur\b|\bsul(f|ph)ate\b|\bs\b/, 'S'],
   [/\bboron\b|\bb\b/, 'B'], [/\bzinc\b|\bzn\b/, 'Zn'], [/\bmanganese\b|\bmn\b/, 'Mn'], [/\bcopper\b|\bcu\b/, 'Cu'], [/\biron\b|\bfe\b/, 'Fe'],
 ];
@@ -15,7 +15,7 @@ const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
 ];
 const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
 
-const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [[/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'], [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'], [/mg\s*\/\s*l\b/, 'mg/L']];
+const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [[/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'], [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'], [/mg\s*\/\s*l\b/, 'mg/L'], [/\b(?:meq|me|mmol_?c|mmol\(\+\))\s*\/\s*l\b/, 'mmol_c/L'], [/\bkg\s*\/\s*l\b|\bg\s*\/\s*(?:cm3|cm³|ml|cc)/, 'kg/L']];
 /**
  * Units that are told in another: mg in 100 g are ten times as many in a kg. Pounds an acre are reckoned by labs for a furrow slice,
  * 6⅔ inches that weigh two million pounds an acre, so that two of them are one part in a million.
@@ -34,7 +34,7 @@ interface GeneralUnit {
 
 const FROM_LABEL: Readonly<Partial<Record<AnalysisUnit, SoilUnit>>> = { '%': '%', 'mg/kg': 'mg/kg' };
 /** Units that need no saying. */
-const OBVIOUS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', EC: 'mS/cm', CEC: 'cmol_c/kg', organicMatter: '%', acidity: 'cmol_c/kg' };
+const OBVIOUS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', EC: 'mS/cm', CEC: 'cmol_c/kg', organicMatter: '%', acidity: 'cmol_c/kg', bulkDensity: 'kg/L' };
 
 export interface SoilLine {
   readonly number: number;
@@ -90,11 +90,13 @@ function figureOf(line: string, general: SoilMethod, generalUnit: GeneralUnit | 
   const either = oxide ? undefined : /\bphosphate\b(?!.*\bp\b)|\bpotash\b(?!.*\bk\b)/.exec(plain)?.[0];
   if (either) return `${either} could be the element or its oxide: say ${either === 'potash' ? 'K or K2O' : 'P or P2O5'}`;
   const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit?.unit;
-  if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected mg/kg, mg/L, % or cmol_c/kg`;
+  if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected ${soilUnits(analyte).join(', ')}`;
   const basis = oxide?.[2] === analyte ? oxide[1] : undefined;
   const told = own ?? (found.unit === undefined && unit === 'mg/kg' ? generalUnit?.from : undefined);
   const factor = (told?.factor ?? 1) / (basis ? compoundPerElement(basis) : 1);
-  const figure = { analyte, value: factor === 1 ? found.value : scaleDeclared(found.value, factor, basis ? 4 : 6), unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
+  const figure: SoilFigure = { analyte, value: factor === 1 ? found.value : scaleDeclared(found.value, factor, basis ? 4 : 6), unit, method: methodIn(plain) ?? (analyte === 'pH' || analyte === 'CEC' || analyte === 'organicMatter' ? 'notSaid' : general) };
+  const problem = soilFigureProblem(figure);
+  if (problem) return problem.message;
   return { figure, from: [...(basis ? [`from ${formulaText(basis)}`] : []), ...(told ? [told.words] : [])] };
 }
 

@@ -1,53 +1,64 @@
 import { assumption, computed, constant, difference, literal, product, quotient, sum, type Figure } from '../figure/index.js';
-import type { Range } from '../quantity/index.js';
+import { addRanges, divideRanges, type Range } from '../quantity/index.js';
 import type { Texture } from './site.js';
+import { CMOL_MG, type Cation } from './soilReport.js';
 
 /** mg per mmol of charge. */
-const EQUIVALENT_MG = { Na: 22.99, Ca: 20.04, Mg: 12.15, K: 39.1 } as const;
-export type Cation = keyof typeof EQUIVALENT_MG;
+const EQUIVALENT_MG = { Na: 22.99, Ca: 20.04, Mg: 12.15 } as const;
 
-const toCharge = (cation: Cation, mgPerL: number): Figure => {
-  const figure = quotient(`${cation}`, 'mmol_c/L', literal(`${cation} in the extract`, mgPerL, 'mg/L', 'measured', 'soil report'), constant(`equivalent of ${cation}`, EQUIVALENT_MG[cation], 'mg/mmol_c', 'atomic weight ÷ charge'));
+const toCharge = (cation: keyof typeof EQUIVALENT_MG, inExtract: Figure): Figure => {
+  if (inExtract.unit === 'mmol_c/L') return inExtract;
+  const figure = quotient(`${cation}`, 'mmol_c/L', inExtract, constant(`equivalent of ${cation}`, EQUIVALENT_MG[cation], 'mg/mmol_c', 'atomic weight ÷ charge'));
   if (!figure) throw new RangeError('An equivalent weight is never zero.');
   return figure;
 };
 
+/** A range through a formula that rises with it. */
+const through = ({ low, mid, high }: Range, formula: (x: number) => number): Range => ({ low: formula(low), mid: formula(mid), high: formula(high) });
+
 /**
  * Sodium adsorption ratio of a saturated paste extract: SAR = Na ÷ √((Ca + Mg) ÷ 2), all in mmol_c/L (USDA Handbook 60, 1954).
- * @param mgPerL sodium, calcium and magnesium in mg/L
- * @returns a figure; undefined when calcium and magnesium are both zero
- * @example sodiumAdsorptionRatio({ Na: 230, Ca: 80, Mg: 24 }) // 10.0 ÷ √((4.0 + 2.0) ÷ 2) = 5.8
+ * @param dissolved sodium, calcium and magnesium in mg/L or mmol_c/L
+ * @returns a figure; undefined when calcium and magnesium can both be zero
+ * @example sodiumAdsorptionRatio({ Na: 230, Ca: 80, Mg: 24 } as figures) // 10.0 ÷ √((4.0 + 2.0) ÷ 2) = 5.8
  */
-export function sodiumAdsorptionRatio(mgPerL: { readonly Na: number; readonly Ca: number; readonly Mg: number }): Figure | undefined {
-  const [na, ca, mg] = [toCharge('Na', mgPerL.Na), toCharge('Ca', mgPerL.Ca), toCharge('Mg', mgPerL.Mg)];
-  const half = (ca.value.mid + mg.value.mid) / 2;
-  return half > 0 ? computed('sodium adsorption ratio', na.value.mid / Math.sqrt(half), '', 'SAR', 'Na ÷ √((Ca + Mg) ÷ 2), USDA Handbook 60 (1954)', [na, ca, mg]) : undefined;
+export function sodiumAdsorptionRatio(dissolved: Readonly<Record<'Na' | 'Ca' | 'Mg', Figure>>): Figure | undefined {
+  const [na, ca, mg] = [toCharge('Na', dissolved.Na), toCharge('Ca', dissolved.Ca), toCharge('Mg', dissolved.Mg)];
+  const root = through(addRanges(ca.value, mg.value), (both) => Math.sqrt(both / 2));
+  const value = divideRanges(na.value, root);
+  return value && computed('sodium adsorption ratio', value, '', 'SAR', 'Na ÷ √((Ca + Mg) ÷ 2), USDA Handbook 60 (1954)', [na, ca, mg]);
 }
 
 /** Exchangeable sodium percentage from SAR: 100(0.01475 SAR − 0.0126) ÷ (1 + 0.01475 SAR − 0.0126); never below zero. */
-export function exchangeableSodium(sar: Figure): Figure {
-  const x = 0.01475 * sar.value.mid - 0.0126;
-  return computed('exchangeable sodium percentage', Math.max(0, (100 * x) / (1 + x)), '%', 'ESP', 'from SAR, USDA Handbook 60 (1954)', [sar]);
-}
+export const exchangeableSodium = (sar: Figure): Figure =>
+  computed('exchangeable sodium percentage', through(sar.value, (ratio) => {
+    const x = 0.01475 * ratio - 0.0126;
+    return Math.max(0, (100 * x) / (1 + x));
+  }), '%', 'ESP', 'from SAR, USDA Handbook 60 (1954)', [sar]);
 
 /** Where a soil counts as sodic: two schools. */
 export const SODIC_SCHOOLS = { US: 15, Australia: 6 } as const;
 export type SodicSchool = keyof typeof SODIC_SCHOOLS;
 
-/** Mass of a soil layer per m². @param depthM layer depth @param bulkDensity kg/L */
-export const soilMass = (depthM: number, bulkDensity: Range = { low: 1.1, mid: 1.3, high: 1.5 }): Figure =>
-  product('soil in the layer', 'kg/m²', [literal('depth of the layer', depthM, 'm', 'measured', 'as typed'), assumption('bulk density of the soil', bulkDensity, 'kg/L', 'usual for mineral topsoil'), constant('L per m³', 1000, 'L/m³', 'by definition')]);
+/** Bulk density of topsoil by its texture, kg/L. */
+export const BULK_DENSITY: Readonly<Record<Texture, Range>> = {
+  sand: { low: 1.3, mid: 1.5, high: 1.7 }, loam: { low: 1.1, mid: 1.3, high: 1.5 }, clay: { low: 1, mid: 1.2, high: 1.4 }, peat: { low: 0.15, mid: 0.3, high: 0.5 },
+};
+
+/** Mass of a soil layer per m². @param depthM layer depth @param measured its bulk density, kg/L; by its texture when not measured */
+export const soilMass = (depthM: number, texture: Texture, measured?: Figure): Figure =>
+  product('soil in the layer', 'kg/m²', [literal('depth of the layer', depthM, 'm', 'measured', 'as typed'), measured ?? assumption(`bulk density of ${texture}`, BULK_DENSITY[texture], 'kg/L', 'usual for topsoil of this texture; a figure in the soil report replaces it'), constant('L per m³', 1000, 'L/m³', 'by definition')]);
 
 /**
  * Gypsum for a sodic soil, kg/m²: (ESP now − goal) ÷ 100 × CEC × 0.01 × soil mass × 0.08609.
- * @param cec cmol_c/kg
+ * @param cec the exchange capacity, cmol_c/kg
  * @returns zero when the goal is already met
  */
-export function gypsumNeed(espNow: Figure, espGoal: number, cec: number, soil: Figure): Figure {
-  const excess = computed('sodium to replace', Math.max(0, espNow.value.mid - espGoal) / 100, 'of the exchange sites', 'excess', `ESP less the goal of ${espGoal} %, never below zero`, [espNow]);
+export function gypsumNeed(espNow: Figure, espGoal: number, cec: Figure, soil: Figure): Figure {
+  const excess = computed('sodium to replace', through(espNow.value, (esp) => Math.max(0, esp - espGoal) / 100), 'of the exchange sites', 'excess', `ESP less the goal of ${espGoal} %, never below zero`, [espNow]);
   return product('gypsum needed', 'kg/m²', [
     excess,
-    literal('cation exchange capacity', cec, 'cmol_c/kg', 'measured', 'soil report'),
+    cec,
     constant('mol per cmol', 0.01, 'mol_c/cmol_c', 'by definition'),
     soil,
     constant('gypsum per mol of charge', 0.08609, 'kg/mol_c', 'CaSO4·2H2O: 172.17 g ÷ 2'),
@@ -69,10 +80,10 @@ const unmeasuredLime = (pH: number): Figure =>
  * Elemental sulfur to lower pH, kg/m²: ΔpH × buffering × soil mass ÷ 2 × 32.06·10⁻⁶, plus what free lime eats (0.32 kg S per kg CaCO3).
  * @param freeLime kg CaCO3 per kg soil; when not measured it is an assumption of its own, with a range where lime can be
  */
-export function sulfurNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, freeLime?: number): Figure {
-  const change = difference('pH to lose', 'pH', literal('pH now', phNow, '', 'measured', 'soil report'), literal('pH wanted', phGoal, '', 'guess', 'as typed'));
+export function sulfurNeed(phNow: Figure, phGoal: number, texture: Texture, soil: Figure, freeLime?: Figure): Figure {
+  const change = difference('pH to lose', 'pH', phNow, literal('pH wanted', phGoal, '', 'guess', 'as typed'));
   const acid = product('sulfur for the acid', 'kg/m²', [change, buffering(texture), soil, constant('kg S per mmol of acid', 32.06e-6 / 2, 'kg/mmol', 'two acids from each sulfur')]);
-  const lime = product('sulfur that free lime eats', 'kg/m²', [freeLime === undefined ? unmeasuredLime(phNow) : literal('free lime', freeLime, 'kg/kg', 'measured', 'soil report'), soil, constant('S per CaCO3', 0.32, 'kg/kg', '32.06 ÷ 100.09')]);
+  const lime = product('sulfur that free lime eats', 'kg/m²', [freeLime ?? unmeasuredLime(phNow.value.high), soil, constant('S per CaCO3', 0.32, 'kg/kg', '32.06 ÷ 100.09')]);
   return sum('elemental sulfur needed', 'kg/m²', [acid, lime]);
 }
 
@@ -80,24 +91,27 @@ export function sulfurNeed(phNow: number, phGoal: number, texture: Texture, soil
  * Lime to raise pH, kg/m²: ΔpH × buffering × soil mass × 50.04·10⁻⁶ ÷ neutralising value.
  * @param neutralisingValue share of pure CaCO3, 0–1.4
  */
-export function limeNeed(phNow: number, phGoal: number, texture: Texture, soil: Figure, neutralisingValue = 1): Figure {
-  const change = difference('pH to gain', 'pH', literal('pH wanted', phGoal, '', 'guess', 'as typed'), literal('pH now', phNow, '', 'measured', 'soil report'));
+export function limeNeed(phNow: Figure, phGoal: number, texture: Texture, soil: Figure, neutralisingValue = 1): Figure {
+  const change = difference('pH to gain', 'pH', literal('pH wanted', phGoal, '', 'guess', 'as typed'), phNow);
   const pure = product('as pure CaCO₃', 'kg/m²', [change, buffering(texture), soil, constant('kg CaCO₃ per mmol of acid', 50.04e-6, 'kg/mmol', 'CaCO3: 100.09 g ÷ 2')]);
   return quotient('lime needed', 'kg/m²', pure, literal('neutralising value', neutralisingValue, 'of pure CaCO₃', 'label', 'as typed')) ?? pure;
 }
 
-const CHARGE_PER_G = { Ca: 1 / 200.4, Mg: 1 / 121.5, K: 1 / 391, Na: 1 / 229.9 } as const;
 /**
  * Cation exchange capacity as the sum of exchangeable cations, cmol_c/kg, and each one's share of it.
- * @param mgPerKg exchangeable cations; acidity in cmol_c/kg, an assumption when not measured
+ * @param mgPerKg exchangeable cations
+ * @param acidity in cmol_c/kg; an assumption when not measured
  */
-export function cationExchange(mgPerKg: Readonly<Record<Cation, number>>, acidity?: number): { readonly cec: Figure; readonly saturation: Readonly<Record<Cation, Figure>> } {
-  const charge = (Object.keys(CHARGE_PER_G) as Cation[]).map((c) => [c, product(c, 'cmol_c/kg', [literal(`exchangeable ${c}`, mgPerKg[c], 'mg/kg', 'measured', 'soil report'), constant(`cmol_c per mg of ${c}`, CHARGE_PER_G[c], 'cmol_c/mg', 'charge ÷ atomic weight')])] as const);
-  const cec = sum('cation exchange capacity', 'cmol_c/kg', [...charge.map(([, f]) => f), acidity === undefined ? assumption('exchangeable acidity, not measured', 0, 'cmol_c/kg', 'taken as none, which holds above pH 5.5; a sour soil has some') : literal('exchangeable acidity', acidity, 'cmol_c/kg', 'measured', 'soil report')]);
-  const saturation = Object.fromEntries(charge.map(([c, f]) => [c, computed(`${c} saturation`, cec.value.mid > 0 ? (100 * f.value.mid) / cec.value.mid : 0, '% of CEC', 'share', 'its charge over the whole', [f, cec])])) as Record<Cation, Figure>;
+export function cationExchange(mgPerKg: Readonly<Record<Cation, Figure>>, acidity?: Figure): { readonly cec: Figure; readonly saturation: Readonly<Record<Cation, Figure>> } {
+  const charge = (Object.keys(CMOL_MG) as Cation[]).map((c) => [c, product(c, 'cmol_c/kg', [mgPerKg[c], constant(`cmol_c per mg of ${c}`, 1 / CMOL_MG[c], 'cmol_c/mg', 'charge ÷ atomic weight')])] as const);
+  const cec = sum('cation exchange capacity', 'cmol_c/kg', [...charge.map(([, f]) => f), acidity ?? assumption('exchangeable acidity, not measured', 0, 'cmol_c/kg', 'taken as none, which holds above pH 5.5; a sour soil has some')]);
+  // Lowest where the cation is least and all others most.
+  const share = (own: number, ownInWhole: number, whole: number): number => (own + whole - ownInWhole > 0 ? (100 * own) / (own + whole - ownInWhole) : 0);
+  const shares = ({ value: c }: Figure): Range => ({ low: share(c.low, c.high, cec.value.high), mid: share(c.mid, c.mid, cec.value.mid), high: share(c.high, c.low, cec.value.low) });
+  const saturation = Object.fromEntries(charge.map(([c, f]) => [c, computed(`${c} saturation`, shares(f), '% of CEC', 'share', 'its charge over the whole', [f, cec])])) as Record<Cation, Figure>;
   return { cec, saturation };
 }
 
-/** What a layer of soil holds of an element: mg/kg × soil mass. @returns g/m² */
-export const soilStock = (name: string, mgPerKg: number, soil: Figure): Figure =>
-  product(`${name} in the layer`, 'g/m²', [literal(name, mgPerKg, 'mg/kg', 'measured', 'soil report'), soil, constant('g per mg', 0.001, 'g/mg', 'by definition')]);
+/** What a layer of soil holds of what was measured in mg/kg: mg/kg × soil mass. @returns g/m² */
+export const soilStock = (name: string, mgPerKg: Figure, soil: Figure): Figure =>
+  product(`${name} in the layer`, 'g/m²', [mgPerKg, soil, constant('g per mg', 0.001, 'g/mg', 'by definition')]);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { wheatStrip } from '../../test/bags.js';
 import { condition, CONDITIONS, reportSar } from './conditions.js';
 import { readSoilSlip } from './readSoilSlip.js';
-import { soilClass, soilValue, type SoilFigure, type SoilReport } from './soilReport.js';
+import { inMgPerKg, soilClass, soilFigure, soilFigureProblem, SOIL_ANALYTES, soilUnits, type SoilFigure, type SoilReport } from './soilReport.js';
 
 const shown = (text: string): string[] => readSoilSlip(text).map(({ figure: f, says }) => (f ? `${f.analyte} ${f.value.kind === 'number' ? f.value.value : f.value.kind === 'below' ? `<${f.value.limit}` : `${f.value.low}–${f.value.high}`} ${f.unit} ${f.method}` : `(${says})`));
 const report = (text: string): SoilReport => ({ sampledOn: '2026-02-01', depthM: 0.15, figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure] : [])) });
@@ -17,7 +17,7 @@ test('a line that names a method or a unit holds for those below', () => {
   expect(shown('Mehlich-3 extract, mg/kg\nPhosphorus 48\nPotassium 210\npH 6.1')).toEqual(['(holds for the lines below: Mehlich-3, mg/kg)', 'P 48 mg/kg mehlich3', 'K 210 mg/kg mehlich3', 'pH 6.1  notSaid']);
 });
 test('nothing is guessed: no unit, no known name and no number are each told', () => {
-  expect(shown('Phosphorus 48\nVigour 12 %\nThank you')).toEqual(['(phosphorus: no unit that is known here, expected mg/kg, mg/L, % or cmol_c/kg)', '(a number without a name that is known)', '(words without figures)']);
+  expect(shown('Phosphorus 48\nVigour 12 %\nThank you')).toEqual(['(phosphorus: no unit that is known here, expected mg/kg, mg/L, %)', '(a number without a name that is known)', '(words without figures)']);
 });
 test('no text makes it throw', () => {
   fc.assert(fc.property(fc.array(fc.oneof(fc.string({ maxLength: 30 }), fc.constantFrom('pH', 'Olsen', '32', 'mg/kg', '<', 'P', '\n', 'CEC')), { maxLength: 30 }).map((p) => p.join(' ')), (text) => expect(Array.isArray(readSoilSlip(text))).toBe(true)));
@@ -28,10 +28,20 @@ test('the same number means different things under different methods: 30 mg/kg P
   expect((['olsen', 'bray', 'mehlich3', 'notSaid'] as const).map((m) => soilClass(p(30, m)))).toEqual(['high', 'medium', 'medium', undefined]);
 });
 test('a range across a bound has no class', () => expect(soilClass({ ...p(0, 'olsen'), value: { kind: 'range', low: 8, mid: 11, high: 14 } })).toBeUndefined());
-test('below detection is not a value', () => expect(soilValue(report('Nitrate-N < 2 mg/kg'), 'nitrateN')).toBeUndefined());
+test('below detection is neither nothing nor the limit: it lies between, and what is not there has no figure', () => {
+  expect(soilFigure(report('Nitrate-N < 2 mg/kg'), 'nitrateN')?.value).toEqual({ low: 0, mid: 1, high: 2 });
+  expect(soilFigure(report('Nitrate-N < 2 mg/kg'), 'P')).toBeUndefined();
+});
+const bare = { ...wheatStrip, pH: undefined };
+test('a condition that holds for a part of a range only is unknown, and the test is asked for again', () => {
+  const of = (text: string) => condition('acidBelow5', bare, report(text));
+  expect(of('pH 4.8–5.2')).toEqual({ answer: 'unknown', test: 'pH again: pH 4.8–5.2, cannot tell yet' });
+  expect([of('pH 4.2–4.8').answer, of('pH 5.0').answer, condition('alkalineAbove75', bare, report('pH 7.5')).answer]).toEqual(['yes', 'no', 'no']);
+  expect(condition('saline', bare, report('EC saturated paste < 0.5 mS/cm')).answer).toBe('no');
+});
+test('bulk density is read in any of its units', () => expect(shown('Bulk density 1.25 g/cm3\nBulk density: 0.3 kg/L')).toEqual(['bulkDensity 1.25 kg/L notSaid', 'bulkDensity 0.3 kg/L notSaid']));
 
 test('conditions: yes, no, or unknown with the test that settles it', () => {
-  const bare = { ...wheatStrip, pH: undefined };
   for (const which of CONDITIONS.filter((c) => c !== 'pottingMedium')) expect(condition(which, bare, undefined)).toMatchObject({ answer: 'unknown', test: expect.any(String) });
   expect(condition('pottingMedium', bare, undefined).answer).toBe('no');
   expect(condition('acidBelow5', { ...bare, pH: 4.8 }, undefined)).toEqual({ answer: 'yes', because: 'pH 4.8' });
@@ -80,4 +90,26 @@ test('mg in 100 g and pounds an acre are told in mg/kg, and the reading says so'
 test('a buffer pH is not the soil’s, and a share of the exchange is no content', () => {
   expect(shown('Buffer pH 6.8')).toEqual(['(a buffer pH: it tells of lime, and is not the soil’s own pH)']);
   expect(shown('Base saturation Ca 88 %')).toEqual(['(a share of the exchange: worked out here from the cations)']);
+});
+
+test('cations in charge and contents in per cent are brought to mg/kg: 0.4 cmol_c/kg K × 391 is 156.4, medium by ammonium acetate', () => {
+  const figure = (text: string): SoilFigure => readSoilSlip(text)[0]!.figure!;
+  expect(inMgPerKg(figure('K ammonium acetate 0.4 cmol/kg'))?.value.mid).toBeCloseTo(156.4, 9);
+  expect(soilClass(figure('K ammonium acetate 0.4 cmol/kg'))).toBe('medium');
+  expect(inMgPerKg(figure('Ca 0.2 %'))?.value.mid).toBeCloseTo(2000, 9);
+  for (const text of ['Na saturated paste 46 mg/L', 'pH 6', 'Organic matter 3 %', 'Na saturated paste 2 meq/L']) expect(inMgPerKg(figure(text))).toBeUndefined();
+});
+test('a value no soil has is told when a slip is read, not taken over', () => expect(shown('pH 64\nCEC 12 mg/kg')).toEqual(['(Read 64 for pH, expected 2 to 11.)', '(Read mg/kg for cation exchange capacity, expected cmol_c/kg.)']));
+test('SAR from meq/L is that from mg/L: 8 ÷ √((1 + 1) ÷ 2)', () => {
+  expect(reportSar(report('saturated paste, meq/L\nNa 8\nCa 1\nMg 1'))?.value.mid).toBeCloseTo(8, 9);
+  expect(reportSar(report('saturated paste\nNa 8 meq/L\nCa 20.04 mg/L\nMg 12.15 mg/L'))?.value.mid).toBeCloseTo(8, 9);
+});
+test('a unit that is not its own and a value no soil has are told; every usual unit is taken', () => {
+  const problem = (analyte: SoilFigure['analyte'], value: number, unit: SoilFigure['unit']) => soilFigureProblem({ analyte, value: { kind: 'number', value }, unit, method: 'notSaid' });
+  expect(problem('pH', 6, 'mg/kg')).toEqual({ part: 'unit', message: 'Read mg/kg for pH, expected none.' });
+  expect(problem('P', 20, 'cmol_c/kg')).toEqual({ part: 'unit', message: 'Read cmol_c/kg for phosphorus, expected mg/kg, mg/L, %.' });
+  expect(problem('pH', 64, '')).toEqual({ part: 'value', message: 'Read 64 for pH, expected 2 to 11.' });
+  expect(problem('organicMatter', 120, '%')?.message).toBe('Read 120 % for organic matter, expected 0 to 100.');
+  expect(soilFigureProblem({ analyte: 'pH', value: { kind: 'range', low: 6, mid: 9, high: 12 }, unit: '', method: 'water' })?.part).toBe('value');
+  for (const analyte of SOIL_ANALYTES) expect([analyte, problem(analyte, 2.2, soilUnits(analyte)[0]!)]).toEqual([analyte, undefined]);
 });

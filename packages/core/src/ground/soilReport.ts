@@ -1,20 +1,25 @@
-import type { Range } from '../quantity/index.js';
-import type { DeclaredValue } from '../shelf/index.js';
+import { constant, literal, product, type Figure } from '../figure/index.js';
+import { declaredRange, type DeclaredValue } from '../shelf/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
-export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity'] as const;
+export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity', 'bulkDensity'] as const;
 export type SoilAnalyte = (typeof SOIL_ANALYTES)[number];
 
 /** How it was taken out of the soil; the same number means different things under different methods. */
 export const SOIL_METHODS = ['notSaid', 'water', 'CaCl2', 'olsen', 'bray', 'mehlich3', 'ammoniumAcetate', 'saturatedPaste', 'other'] as const;
 export type SoilMethod = (typeof SOIL_METHODS)[number];
 
-export const SOIL_UNITS = ['', '%', 'mg/kg', 'mg/L', 'cmol_c/kg', 'mS/cm'] as const;
+export const SOIL_UNITS = ['', '%', 'mg/kg', 'mg/L', 'mmol_c/L', 'cmol_c/kg', 'mS/cm', 'kg/L'] as const;
 export type SoilUnit = (typeof SOIL_UNITS)[number];
 
 export const SOIL_ANALYTE_NAMES: Readonly<Record<SoilAnalyte, string>> = {
   pH: 'pH', organicMatter: 'organic matter', CEC: 'cation exchange capacity', EC: 'electrical conductivity', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', Na: 'sodium', S: 'sulfur',
-  nitrateN: 'nitrate N', ammoniumN: 'ammonium N', B: 'boron', Zn: 'zinc', Mn: 'manganese', Cu: 'copper', Fe: 'iron', freeLime: 'free lime', acidity: 'exchangeable acidity',
+  nitrateN: 'nitrate N', ammoniumN: 'ammonium N', B: 'boron', Zn: 'zinc', Mn: 'manganese', Cu: 'copper', Fe: 'iron', freeLime: 'free lime', acidity: 'exchangeable acidity', bulkDensity: 'bulk density',
+};
+/** What is often taken for something else, in a sentence beside it. */
+export const SOIL_ANALYTE_EXPLAINED: Readonly<Partial<Record<SoilAnalyte, string>>> = {
+  EC: 'how much salt is dissolved in the soil’s water, not what the soil can hold',
+  CEC: 'how much charge the soil has to hold calcium, magnesium and potassium, not how much salt is in it',
 };
 export const SOIL_METHOD_NAMES: Readonly<Record<SoilMethod, string>> = {
   notSaid: 'method not said', water: 'in water', CaCl2: 'in calcium chloride', olsen: 'Olsen', bray: 'Bray', mehlich3: 'Mehlich-3', ammoniumAcetate: 'ammonium acetate', saturatedPaste: 'saturated paste', other: 'another method',
@@ -32,12 +37,51 @@ export interface SoilReport {
   readonly figures: readonly SoilFigure[];
 }
 
-/** The middle of a report's figure for an analyte under one of some methods; undefined when it is not there or below detection. */
-export function soilValue(report: SoilReport, analyte: SoilAnalyte, methods: readonly SoilMethod[] = SOIL_METHODS, unit?: SoilUnit): number | undefined {
-  const found = report.figures.find((f) => f.analyte === analyte && methods.includes(f.method) && (unit === undefined || f.unit === unit));
-  if (!found || found.value.kind === 'below') return undefined;
-  return found.value.kind === 'number' ? found.value.value : found.value.mid;
+/**
+ * A report's figure for an analyte under one of some methods. What is below detection lies anywhere from nothing to the limit.
+ * @returns undefined when the report has none
+ */
+export function soilFigure(report: SoilReport | undefined, analyte: SoilAnalyte, methods: readonly SoilMethod[] = SOIL_METHODS, units: readonly SoilUnit[] = SOIL_UNITS): Figure | undefined {
+  const found = report?.figures.find((f) => f.analyte === analyte && methods.includes(f.method) && units.includes(f.unit));
+  return found && figureOfReport(found);
 }
+
+/** mg of a cation in a cmol of its charge. */
+export const CMOL_MG = { Ca: 200.4, Mg: 121.5, K: 391, Na: 229.9 } as const;
+export type Cation = keyof typeof CMOL_MG;
+const isCation = (analyte: SoilAnalyte): analyte is Cation => analyte in CMOL_MG;
+
+const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', organicMatter: '%', CEC: 'cmol_c/kg', acidity: 'cmol_c/kg', EC: 'mS/cm', freeLime: '%', bulkDensity: 'kg/L' };
+/** The units something can be reported in, the usual one first. */
+export function soilUnits(analyte: SoilAnalyte): readonly SoilUnit[] {
+  const own = OWN_UNITS[analyte];
+  return own === undefined ? ['mg/kg', 'mg/L', '%', ...(isCation(analyte) ? (['cmol_c/kg', 'mmol_c/L'] as const) : [])] : [own];
+}
+
+const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = { pH: [2, 11], bulkDensity: [0.05, 2.65], EC: [0, 200], CEC: [0, 300] };
+/** What cannot be about a figure of a report: a unit that is not its own, or a value no soil has. @returns the part and a sentence; undefined when nothing is wrong */
+export function soilFigureProblem({ analyte, value, unit }: SoilFigure): { readonly part: 'value' | 'unit'; readonly message: string } | undefined {
+  const units = soilUnits(analyte);
+  const name = SOIL_ANALYTE_NAMES[analyte];
+  if (!units.includes(unit)) return { part: 'unit', message: `Read ${unit === '' ? 'no unit' : unit} for ${name}, expected ${units.map((u) => u || 'none').join(', ')}.` };
+  const [least, most] = BOUNDS[analyte] ?? [0, unit === '%' ? 100 : unit === 'mg/kg' ? 1e6 : Infinity];
+  const { low, high } = declaredRange(value);
+  const outside = value.kind !== 'below' && low < least ? low : high > most ? high : undefined;
+  return outside === undefined ? undefined : { part: 'value', message: `Read ${outside}${unit ? ` ${unit}` : ''} for ${name}, expected ${least} to ${most}.` };
+}
+
+/** A figure of a report brought to mg/kg; undefined for what was measured in a solution or is no content. */
+export function inMgPerKg(figure: SoilFigure): Figure | undefined {
+  const { analyte, unit } = figure;
+  if (OWN_UNITS[analyte] !== undefined || unit === 'mg/L' || unit === 'mmol_c/L') return undefined;
+  if (unit === 'mg/kg') return figureOfReport(figure);
+  const factor = unit === '%' ? 10_000 : isCation(analyte) ? CMOL_MG[analyte] : undefined;
+  return factor === undefined ? undefined : product(SOIL_ANALYTE_NAMES[analyte], 'mg/kg', [figureOfReport(figure), constant(`mg/kg per ${unit}`, factor, `mg/kg per ${unit}`, unit === '%' ? 'by definition' : 'atomic weight ÷ charge')]);
+}
+
+/** One line of a report as a figure. */
+export const figureOfReport = ({ analyte, value, unit, method }: SoilFigure): Figure =>
+  literal(`${SOIL_ANALYTE_NAMES[analyte]}${method === 'notSaid' ? '' : `, ${SOIL_METHOD_NAMES[method]}`}`, declaredRange(value), unit, 'measured', `soil report${value.kind === 'below' ? `, below ${value.limit}: anything up to it` : ''}`);
 
 export type SoilClass = 'low' | 'medium' | 'high';
 /** Bounds of "medium" in mg/kg, by element and method. Guidance as advisory tables commonly draw it; local calibration outranks it. */
@@ -52,10 +96,11 @@ const CLASS_BOUNDS: readonly { readonly analyte: SoilAnalyte; readonly method: S
 ];
 
 /** Low, medium or high, which only exists within a method. @returns undefined when the method is not said or has no table here */
-export function soilClass({ analyte, method, value, unit }: SoilFigure): SoilClass | undefined {
+export function soilClass(figure: SoilFigure): SoilClass | undefined {
+  const { analyte, method } = figure;
   const bounds = CLASS_BOUNDS.find((b) => b.analyte === analyte && b.method === method);
-  if (!bounds || unit !== 'mg/kg') return undefined;
-  const at: Range = value.kind === 'number' ? { low: value.value, mid: value.value, high: value.value } : value.kind === 'below' ? { low: 0, mid: 0, high: value.limit } : value;
+  const at = inMgPerKg(figure)?.value;
+  if (!bounds || !at) return undefined;
   const [low, high] = bounds.medium;
   if (at.high < low) return 'low';
   if (at.low > high) return 'high';

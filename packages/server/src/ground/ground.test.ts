@@ -32,6 +32,7 @@ test.each([
   ['a plot that is not there', (id: string) => report(id.replace(/^.{4}/, 'dead')), 'plotId'],
   ['a pH that cannot be', (id: string) => report(id, { figures: [{ analyte: 'pH', value: { kind: 'number', value: 64 }, unit: '', method: 'water' }] }), 'figures.0.value'],
   ['a method nobody knows', (id: string) => report(id, { figures: [{ analyte: 'P', value: { kind: 'number', value: 6 }, unit: 'mg/kg', method: 'dowsing' }] }), 'figures.0.method'],
+  ['a unit that is not its own', (id: string) => report(id, { figures: [{ analyte: 'CEC', value: { kind: 'number', value: 6 }, unit: 'mg/kg', method: 'notSaid' }] }), 'figures.0.unit'],
   ['no depth', (id: string) => report(id, { depthM: 0 }), 'depthM'],
 ])('%s is refused', async (_name, make, path) => {
   const { body: bed } = await t.http.post('/api/v1/plots').send(plot()).expect(201);

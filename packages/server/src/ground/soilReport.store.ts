@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
-import type { FieldProblem, SoilReportInput } from '@wheat-ledger/contract';
+import { soilProblems, type FieldProblem, type SoilReportInput } from '@wheat-ledger/contract';
 import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
@@ -17,9 +17,8 @@ export class SoilReportStore extends RecordStore<SoilReportEntity, SoilReportInp
     super(em, scope);
   }
 
-  protected override async problems({ plotId, figures }: SoilReportInput, em: EntityManager): Promise<readonly FieldProblem[]> {
-    const impossible = figures.flatMap(({ analyte, value: v }, i) => (analyte === 'pH' && v.kind === 'number' && ((v.value ?? 0) < 2 || (v.value ?? 0) > 11) ? [{ path: `figures.${i}.value`, message: `Read pH ${v.value}, expected 2 to 11.` }] : []));
-    return [...(await missingPlot(em, this.scope.id, plotId)), ...impossible];
+  protected override async problems(input: SoilReportInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+    return [...(await missingPlot(em, this.scope.id, input.plotId)), ...soilProblems(input)];
   }
 
   protected columns({ plotId, name, sampledOn, depthM, figures, note }: SoilReportInput): Columns {

@@ -1,4 +1,5 @@
 import { formatRange, fromCanonical, scaleRange, type Figure, type Implication } from '@wheat-ledger/core';
+import { Explained } from './Explained';
 import { FigureButton } from '../ui/FigureButton';
 
 /** A need per m² is read in grams; everything else as it is. */
@@ -11,6 +12,6 @@ function Shown({ figure }: { figure: Figure }) {
 export const Implications = ({ rows, caption, testId }: { rows: readonly Implication[]; caption: string; testId: string }) => (
   <table className="ledger" data-testid={testId}>
     <caption className="sr-only">{caption}</caption>
-    <tbody>{rows.map(({ name, figure, lacks }) => <tr key={name}><th scope="row">{name}</th><td className="num">{figure ? <Shown figure={figure} /> : <span className="text-faint">needs {lacks}</span>}</td></tr>)}</tbody>
+    <tbody>{rows.map(({ name, figure, lacks, explained }) => <tr key={name}><th scope="row">{name}{explained && <Explained>{explained}</Explained>}</th><td className="num">{figure ? <Shown figure={figure} /> : <span className="text-faint">needs {lacks}</span>}</td></tr>)}</tbody>
   </table>
 );

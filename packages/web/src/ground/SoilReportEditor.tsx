@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useFieldArray, useFormContext } from 'react-hook-form';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { Trash2, Upload } from 'lucide-react';
 import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
-import { readSoilSlip, SOIL_ANALYTE_NAMES, SOIL_ANALYTES, SOIL_METHOD_NAMES, SOIL_METHODS, SOIL_UNITS } from '@wheat-ledger/core';
+import { readSoilSlip, SOIL_ANALYTE_NAMES, SOIL_ANALYTES, SOIL_METHOD_NAMES, SOIL_METHODS, soilUnits, type SoilAnalyte } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
@@ -14,11 +14,12 @@ import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
-import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilText } from './soilText';
+import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilFigureText, type SoilText } from './soilText';
 
 const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE_NAMES[a] }));
 const METHOD_OPTIONS = SOIL_METHODS.map((m) => ({ value: m, text: SOIL_METHOD_NAMES[m] }));
-const UNIT_OPTIONS = SOIL_UNITS.map((u) => ({ value: u, text: u || 'none' }));
+/** The units of a figure, and the one it has though it is not its own, so that nothing changes unseen. */
+const unitOptions = ({ analyte, unit }: SoilFigureText) => [...new Set([...soilUnits(analyte as SoilAnalyte), unit])].map((u) => ({ value: u, text: u || 'none' }));
 
 const MOST_SLIP_BYTES = 200_000;
 
@@ -64,16 +65,22 @@ function PasteSlip() {
 }
 
 function FigureRows() {
-  const { control } = useFormContext<SoilText>();
+  const { control, setValue, getValues } = useFormContext<SoilText>();
   const { fields, append, remove } = useFieldArray({ control, name: 'figures' });
+  const figures = useWatch({ control, name: 'figures' });
+  /** What is chosen brings its usual unit, unless the one that stands there fits. */
+  const chosen = (i: number, analyte: string): void => {
+    const units: readonly string[] = soilUnits(analyte as SoilAnalyte);
+    if (!units.includes(getValues(`figures.${i}.unit`))) setValue(`figures.${i}.unit`, units[0] ?? '');
+  };
   return (
     <FormPart title="Figures" hint="the method belongs to the number: 30 by one is not 30 by another">
       <ul className="flex flex-col gap-1.5">
         {fields.map((f, i) => (
           <li key={f.id} className="grid grid-cols-2 gap-1.5 sm:grid-cols-[1.4fr_1fr_0.9fr_1.4fr_2rem] [&>*]:min-w-0">
-            <SelectField name={`figures.${i}.analyte`} label={`Figure ${i + 1}, of what`} bare options={ANALYTE_OPTIONS} />
+            <SelectField name={`figures.${i}.analyte`} label={`Figure ${i + 1}, of what`} bare options={ANALYTE_OPTIONS} onChosen={(analyte) => chosen(i, analyte)} />
             <TextField name={`figures.${i}.value`} label={`Figure ${i + 1}, value`} bare placeholder="27 or < 2" />
-            <SelectField name={`figures.${i}.unit`} label={`Figure ${i + 1}, unit`} bare options={UNIT_OPTIONS} />
+            <SelectField name={`figures.${i}.unit`} label={`Figure ${i + 1}, unit`} bare options={unitOptions(figures[i] ?? f)} />
             <SelectField name={`figures.${i}.method`} label={`Figure ${i + 1}, method`} bare options={METHOD_OPTIONS} />
             <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove figure {i + 1}</span></button>
           </li>

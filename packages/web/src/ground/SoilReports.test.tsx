@@ -106,3 +106,25 @@ test('pasted rows of a CSV are read by their cells; a slip with decimal commas s
   await userEvent.paste('pH 6,4, in water\nP (Olsen) 27,5 mg/kg');
   await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/→ pH 6\.4, in water.*→ 27\.5 mg\/kg phosphorus, Olsen/));
 });
+
+test('what is chosen brings its own unit and keeps one that fits; a value no soil has is told beside it', async () => {
+  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  const unit = (): string => screen.getByLabelText<HTMLSelectElement>('Figure 2, unit').value;
+  expect(unit()).toBe('mg/kg');
+  await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'bulk density');
+  expect([unit(), [...screen.getByLabelText<HTMLSelectElement>('Figure 2, unit').options].map((o) => o.value)]).toEqual(['kg/L', ['kg/L']]);
+  await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'calcium');
+  await userEvent.selectOptions(screen.getByLabelText('Figure 2, unit'), 'mg/L');
+  await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'magnesium');
+  expect(unit()).toBe('mg/L');
+  await userEvent.type(screen.getByLabelText('Figure 1, value'), '64');
+  await userEvent.tab();
+  await waitFor(() => expect(document.body.textContent).toContain('Read 64 for pH, expected 2 to 11.'));
+});
+
+test('EC and CEC are told apart where each stands', async () => {
+  await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'EC saturated paste 0.7 mS/cm\nCEC 11 cmol/kg\nP (Olsen) 20 mg/kg')] } });
+  expect(rows('soil-history').find((r) => r.startsWith('electrical'))).toMatch(/how much salt is dissolved in the soil’s water, not what the soil can hold/);
+  expect(rows('soil-history').find((r) => r.startsWith('cation'))).toMatch(/how much charge the soil has to hold/);
+  expect(rows('derived').find((r) => r.startsWith('Cation'))).toMatch(/how much charge the soil has to hold.*needs exchangeable/);
+});

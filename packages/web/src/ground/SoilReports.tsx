@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
-import { analyteName, condition, CONDITION_NAMES, CONDITIONS, formatGiven, pHAvailability, printDeclared, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilPH, type DeclaredValue, type Site, type SoilFigure } from '@wheat-ledger/core';
+import { analyteName, condition, CONDITION_NAMES, CONDITIONS, formatGiven, pHAvailability, printDeclared, SOIL_ANALYTE_EXPLAINED, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilPH, type DeclaredValue, type Site, type SoilFigure } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { FigureButton } from '../ui/FigureButton';
 import { DerivedFigures } from './DerivedFigures';
+import { Explained } from './Explained';
 import { useNewestJar, useReportsOf } from './useSoil';
 
 /** Which nutrients the soil's pH keeps from roots though they may be there. */
@@ -56,17 +57,18 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
         <thead>
           <tr>
             <th scope="col">Measured</th><th scope="col">how</th>
-            {oldestFirst.map((r) => <th key={r.id} scope="col" className="num"><Link to={`/ground/${r.plotId}/soil/${r.id}`} className="underline underline-offset-2">{r.sampledOn}</Link></th>)}
+            {oldestFirst.map((r) => <th key={r.id} scope="col" className="num"><Link to={`/ground/${r.plotId}/soil/${r.id}`} className="whitespace-nowrap underline underline-offset-2">{r.sampledOn}</Link></th>)}
             <th scope="col"><span className="sr-only">Trend</span></th><th scope="col">class</th>
           </tr>
         </thead>
         <tbody>
           {rows.map((row) => {
             const values = oldestFirst.map((r) => at(r, row));
+            const explained = SOIL_ANALYTE_EXPLAINED[row.analyte];
             return (
               <tr key={rowKey(row)}>
-                <th scope="row">{SOIL_ANALYTE_NAMES[row.analyte]}{row.unit && <span className="text-faint">, {row.unit}</span>}</th>
-                <td className="text-faint">{SOIL_METHOD_NAMES[row.method]}</td>
+                <th scope="row">{SOIL_ANALYTE_NAMES[row.analyte]}{row.unit && <span className="text-faint">, {row.unit}</span>}{explained && <Explained>{explained}</Explained>}</th>
+                <td className="whitespace-nowrap text-faint">{SOIL_METHOD_NAMES[row.method]}</td>
                 {values.map((v, i) => <td key={oldestFirst[i]?.id} className="num">{v ? printDeclared(v) : '–'}</td>)}
                 <td><Trend values={values.flatMap((v) => (v?.kind === 'number' ? [v.value] : []))} /></td>
                 <td>{soilClass(row) ?? <span className="text-faint">–</span>}</td>
@@ -112,7 +114,6 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
         </tbody>
       </table>
       <PHLetsThrough pH={soilPH(site, report)} site={site} />
-      <p className="mt-3 text-sm text-faint">EC tells how much salt is dissolved in the soil’s water. CEC tells how much charge the soil has to hold calcium, magnesium and potassium. They are not the same.</p>
     </section>
   );
 }

@@ -28,7 +28,7 @@ export interface PlotText {
 }
 export type WaterField = keyof IrrigationWaterInput;
 export const WATER_FIELDS: Readonly<Record<WaterField, string>> = {
-  ecMsPerCm: 'EC, mS/cm', sodiumMgPerL: 'Sodium, mg/L', calciumMgPerL: 'Calcium, mg/L', magnesiumMgPerL: 'Magnesium, mg/L', alkalinityMgPerL: 'Alkalinity, mg/L CaCO₃', nitrateNMgPerL: 'Nitrate N, mg/L',
+  ecMsPerCm: 'EC, dissolved salts, mS/cm', sodiumMgPerL: 'Sodium, mg/L', calciumMgPerL: 'Calcium, mg/L', magnesiumMgPerL: 'Magnesium, mg/L', alkalinityMgPerL: 'Alkalinity, mg/L CaCO₃', nitrateNMgPerL: 'Nitrate N, mg/L',
 };
 const WATER_KEYS = Object.keys(WATER_FIELDS) as WaterField[];
 

@@ -1,5 +1,5 @@
-import { Reader, rowsWith, type DeclaredValueInput, type ReadText, type SoilReportInput } from '@wheat-ledger/contract';
-import { printDeclared, type DeclaredValue, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
+import { Reader, rowsWith, toValue, type DeclaredValueInput, type ReadText, type SoilReportInput } from '@wheat-ledger/contract';
+import { printDeclared, soilFigureProblem, type DeclaredValue, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
 
 export interface SoilFigureText {
   analyte: string;
@@ -34,7 +34,11 @@ export const readSoil = (plotId: string) => (text: SoilText): ReadText & { reado
     depthM: read.canonical('depth', text.depth, 'length', 'm') ?? 0,
     figures: rows.flatMap(([f, i]) => {
       const value: DeclaredValueInput | undefined = read.declared(`figures.${i}.value`, f.value);
-      return value ? [{ analyte: f.analyte as SoilAnalyte, unit: f.unit as SoilUnit, method: f.method as SoilMethod, value }] : [];
+      if (!value) return [];
+      const figure = { analyte: f.analyte as SoilAnalyte, unit: f.unit as SoilUnit, method: f.method as SoilMethod };
+      const problem = soilFigureProblem({ ...figure, value: toValue(value) });
+      if (problem) read.refuse(`figures.${i}.${problem.part}`, problem.message);
+      return [{ ...figure, value }];
     }),
   };
   return { plain, problems: read.problems, rows: { figures: rows.map(([, i]) => i) } };

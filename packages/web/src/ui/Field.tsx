@@ -1,4 +1,4 @@
-import { useId, type ComponentProps, type ReactNode } from 'react';
+import { useId, type ChangeEvent, type ComponentProps, type ReactNode } from 'react';
 import { get, useFormContext } from 'react-hook-form';
 
 interface FieldProps {
@@ -42,12 +42,12 @@ export function LongField({ rows = 2, placeholder, ...field }: FieldProps & Pick
 }
 
 export interface Option { readonly value: string; readonly text: string }
-export function SelectField({ options, ...field }: FieldProps & { options: readonly Option[] }) {
+export function SelectField({ options, onChosen, ...field }: FieldProps & { options: readonly Option[]; onChosen?: (value: string) => void }) {
   const { register } = useFormContext();
   return (
     <Shell {...field}>
       {(control) => (
-        <select {...control} {...register(field.name)} className="field">
+        <select {...control} {...register(field.name, onChosen ? { onChange: (e: ChangeEvent<HTMLSelectElement>) => onChosen(e.target.value) } : {})} className="field">
           {options.map((o) => <option key={o.value} value={o.value}>{o.text}</option>)}
         </select>
       )}
