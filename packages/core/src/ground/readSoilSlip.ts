@@ -24,7 +24,8 @@ const RETOLD: readonly { readonly pattern: RegExp; readonly factor: number; read
   { pattern: /\bmg ?(?:\/|per) ?100 ?g(?:rams?)?\b/gi, factor: 10, words: 'from mg/100 g × 10' },
   { pattern: /\b(?:lbs?|pounds?)\.? ?(?:\/|per) ?ac(?:re)?\b\.?/gi, factor: 0.5, words: 'from lb/acre ÷ 2, for a furrow slice of two million lb' },
 ];
-const retold = (text: string) => RETOLD.find((r) => text.search(r.pattern) >= 0);
+/** The unit a line is told in that is told in another here; where mg/kg is given beside it, that counts. */
+const retold = (text: string) => RETOLD.find((r) => text.search(r.pattern) >= 0 && !findValues(text.replace(r.pattern, ' ')).some((v) => v.unit !== undefined));
 
 /** The unit that holds for lines without one, and what it was before it was told in mg/kg. */
 interface GeneralUnit {
@@ -72,8 +73,7 @@ interface ReadFigure {
 }
 
 function figureOf(line: string, general: SoilMethod, generalUnit: GeneralUnit | undefined, comma: CommaMark): ReadFigure | string {
-  // Where mg/kg is given beside another unit, it counts.
-  const own = findValues(line).some((v) => v.unit !== undefined) ? undefined : retold(line);
+  const own = retold(line);
   const text = own ? line.replace(own.pattern, 'mg/kg') : line;
   const plain = text.toLowerCase();
   const other = OTHER_THINGS.find(([pattern]) => pattern.test(plain));

@@ -65,15 +65,18 @@ function readBracket(text: string): Grade {
   return [...inside.matchAll(/(?<![\d.,])(\d+(?:[.,]\d+)?)\s*%?\s*([A-Z][a-z]?)(?![A-Za-z0-9])/g)].flatMap(([, amount = '', symbol = '']) => (NUTRIENTS.includes(symbol as Nutrient) ? [element(symbol as Nutrient, amount)] : []));
 }
 
+/** "12+6+18" is 12-6-18, and "12+6+18 (+2)" has a fourth number: pluses without a name are strokes. */
+export const withStrokes = (text: string): string => text.replace(/(?<![\d.,+-])\d{1,2}(?:[.,]\d+)?(?:\s*\+\s*\d{1,2}(?:[.,]\d+)?(?![\d.,]|\s*%?\s*[A-Za-z])){2,3}/g, (sum) => sum.replace(/\s*\+\s*/g, '-')).replace(/(\d-\d[\d.,]*-\d[\d.,]*)\s*\(\s*\+\s*(\d+(?:[.,]\d+)?)\s*\)/, '$1-$2');
+
 /**
- * Reads shorthand as people type it: `5-3-4`, `5:3:4`, `5/3/4`, `12 0 0`, `0050`, `10-4-6 + 2Mg`, `8-2-4 (1.7 P, 3.3 K)`.
+ * Reads shorthand as people type it: `5-3-4`, `5:3:4`, `5/3/4`, `12 0 0`, `0050`, `12+6+18`, `10-4-6 + 2Mg`, `8-2-4 (1.7 P, 3.3 K)`.
  * A fourth bare number is sulfur on some bags and magnesium on others, so it is asked; run-together digits with more
  * than one reading are offered, never guessed.
  *
  * @example parseGrade('1200') // several: 1-20-0 or 12-0-0
  */
 export function parseGrade(input: string): ParsedGrade {
-  const dashed = input.replace(/[−–]/g, '-');
+  const dashed = withStrokes(input.replace(/[−–]/g, '-'));
   const text = dashed.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
   if (text.length > 80 || input.length > 200) return none(input);
   const restated = readBracket(dashed);

@@ -17,7 +17,7 @@ const DRAFT = 'draft.label';
 const MOST_KEPT = 20_000;
 
 const KIND_WORDS: Readonly<Record<LineKind, string>> = {
-  grade: 'grade', analysis: 'figure', part: 'set aside', derivedFrom: 'ingredients', package: 'package', density: 'density', rate: 'rate', heading: 'heading', setAside: 'set aside', blank: '', notUnderstood: 'not understood',
+  grade: 'grade', analysis: 'figure', part: 'set aside', derivedFrom: 'ingredients', package: 'package', density: 'density', liming: 'liming', ratio: 'ratio', rate: 'rate', heading: 'heading', setAside: 'set aside', blank: '', notUnderstood: 'not understood',
 };
 const kindInk = (kind: LineKind): string => (kind === 'notUnderstood' ? 'text-beet' : kind === 'part' || kind === 'setAside' || kind === 'heading' ? 'text-faint' : 'text-moss');
 

@@ -7,6 +7,8 @@ export const textFromLabel = (reading: LabelReading, labelText: string): Product
   grade: reading.grade ?? '',
   form: reading.packages.some((p) => /L|gal/.test(p.unit)) ? 'liquid' : 'granule',
   densityKgPerL: reading.densityKgPerL === undefined ? '' : String(reading.densityKgPerL),
+  limingPer100Kg: reading.limingPer100Kg === undefined ? '' : String(reading.limingPer100Kg),
+  carbonToNitrogen: reading.carbonToNitrogen === undefined ? '' : String(reading.carbonToNitrogen),
   analysis: reading.analysis.map(lineText),
   derivedFrom: reading.derivedFrom.join(', '),
   offers: reading.packages.length > 0 ? reading.packages.map((p) => ({ ...blankOffer(), size: `${p.size} ${p.unit}` })) : [blankOffer()],

@@ -30,7 +30,7 @@ test.each([
 test('a figure or a package in the same line is not lost, and what is not understood beside a rate is said', () => {
   const both = (text: string) => { const { analysis, packages, directions, lines } = readLabel(text); return [analysis.map((f) => f.analyte), packages.length, directions.length, lines[0]!.kind]; };
   expect(both('Contains 4 % nitrogen. Apply 50 g/m² twice a year')).toEqual([['N'], 0, 1, 'analysis']);
-  expect(both('Net weight 20 kg, apply 50 g/m²')).toEqual([[], 1, 1, 'package']);
+  expect(both('Net weight 20 kg, apply 50 g/m²')).toEqual([[], 1, 1, 'rate']);
   expect(both('Apply 50 g/m², and again after 6 weeks')).toEqual([[], 0, 1, 'rate']);
   expect(both('Apply 50 g/m². Vigour 12 %')).toEqual([[], 0, 1, 'notUnderstood']);
 });

@@ -1,6 +1,6 @@
 import { parseRate, printRate, type ParsedRate } from '../../quantity/index.js';
 import type { Direction } from '../product.js';
-import type { Read } from './reading.js';
+import type { Taken } from './reading.js';
 
 const COUNTED: Readonly<Record<string, number>> = { once: 1, twice: 2, three: 3, four: 4, five: 5, six: 6 };
 
@@ -34,9 +34,9 @@ const words = (d: Direction): string =>
 
 /**
  * The rates of a line of directions, each with what it is for and how often a year, where the line tells; and what else stands in the line.
- * @example readDirections('New beds: 100 g per m², once a year')?.read.directions
+ * @example takeDirections('New beds: 100 g per m², once a year')?.read.directions
  */
-export function readDirections(line: string): { readonly read: Read; readonly besides: readonly string[] } | undefined {
+export function takeDirections(line: string): Taken | undefined {
   const found = [...line.matchAll(RATE)];
   const reads = found.map(asRate);
   const besides = line.replace(RATE, ';').split(/[;.]\s|;/).map((part) => part.trim()).filter(Boolean);

@@ -4,7 +4,11 @@ import type { Analyte, Basis } from '../../nutrient/index.js';
 export type NamedAnalyte =
   | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
   | { readonly kind: 'part'; readonly of: string }
+  /** A word for the oxide beside the symbol of the element: it could be either, more than twice apart for P. */
+  | { readonly kind: 'either'; readonly of: string }
   | { readonly kind: 'protein' }
+  /** What an acid test finds of lime: CaCO₃ equivalent, no calcium. */
+  | { readonly kind: 'liming' }
   | { readonly kind: 'moisture' }
   | { readonly kind: 'dryMatter' };
 
@@ -19,6 +23,7 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\b(crude )?protein\b/, { kind: 'protein' }],
   [/\bmoisture\b|\bwater content\b/, { kind: 'moisture' }],
   [/\bdry (matter|substance)\b/, { kind: 'dryMatter' }],
+  [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b/, { kind: 'liming' }],
 
   [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
   [/\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
@@ -31,6 +36,10 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\bnitrogen as urea\b/, is('N.urea')],
   [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$/, is('N')],
 
+  [/^(?!.*\bp2o5\b).*\bphosph(ate|oric acid)\b.*\bp$/, { kind: 'either', of: 'P or P₂O₅' }],
+  [/^(?!.*\bk2o\b).*\bpotash\b.*\bk$/, { kind: 'either', of: 'K or K₂O' }],
+  // "Phosphorus (as phosphate)" names the element and says in which form it is there.
+  [/^(?!.*\bp2o5\b).*\bphosphorus (p )?as \w*phosph/, is('P')],
   [/\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/, is('P', 'P2O5')],
   [/\bphosphorus\b|\btotal p\b|^p$/, is('P')],
   [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],

@@ -1,139 +1,27 @@
 import type { Provenance } from '../../figure/index.js';
-import { LabelError } from '../../errors.js';
-import { analyteName, basesOf, compoundPerElement, elementOf, formulaText, looksLikeFormula, readFormula, symbolIn, type Nutrient } from '../../nutrient/index.js';
+import { analyteName, basesOf } from '../../nutrient/index.js';
 import { formatGiven } from '../../quantity/index.js';
-import { printDeclared, scaleDeclared } from '../declaredValue.js';
+import { scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
-import { declaredRange } from '../massFraction.js';
-import type { AnalysisFigure, AnalysisUnit } from '../product.js';
-import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
-import { analyteNamed, plainName, type NamedAnalyte } from './names.js';
-import { readDirections } from './directions.js';
-import { readGradeLine, readMeasure } from './measures.js';
-import type { Correction, LabelLine, LabelReading, Read } from './reading.js';
-import { commaIn, findValues, settleThousands, unclearWords, type CommaMark, type FoundValue } from './values.js';
+import type { AnalysisFigure } from '../product.js';
+import { EXTRACT, figureFrom, figureWords, fromProtein, notDetected, percentOf, readAnalysis, readFormulaLine, TOTAL, type Context } from './analysis.js';
+import { takeDirections } from './directions.js';
+import { takeGrade, takeMeasure } from './measures.js';
+import { analyteNamed } from './names.js';
+import type { Correction, LabelLine, LabelReading, Read, Taken } from './reading.js';
+import { commaIn, findValues, settleThousands, unclearWords, type CommaMark } from './values.js';
 
 /** Longer texts are no labels: what is beyond is left out, and that is said. */
 const MOST_LINES = 400;
 const MOST_PER_LINE = 400;
 
-/** What lines before have said about lines to come. */
-interface Context {
-  readonly provenance: Provenance;
-  unit: AnalysisUnit | undefined;
-  dry: boolean;
-  moisture: number | undefined;
-  inIngredients: boolean;
-  /** A heading such as "water extract" holds for the lines below it. */
-  extract: boolean;
-}
-
 const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
-
-const percentOf = (figure: AnalysisFigure): string => `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
-const figureWords = (figure: AnalysisFigure): string =>
-  `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}${figure.extract ? ', in an extract' : ''}`;
-
-function figureFrom(named: Extract<NamedAnalyte, { kind: 'analyte' }>, found: FoundValue, number: number, text: string, context: Context): AnalysisFigure | undefined {
-  const unit = found.unit ?? context.unit;
-  if (!unit) return undefined;
-  return { analyte: named.analyte, basis: named.basis, value: found.value, unit, provenance: context.provenance, source: `line ${number}: ${text}`.slice(0, 300) };
-}
-
-/** Words for what a lab takes out with water or weak acid. A label's "available phosphate" is a guarantee and is not meant. */
-const EXTRACT = /\b(?:(?:plant |immediately )?available|extractable|(?:water|weak acid|cal|cat)[ -](?:extract|soluble)|extract)\b/i;
-const TOTAL = /\b(?:total|digest|aqua regia)\b/i;
-
-/** On a lab slip: the name without its word for an extract, and whether there was one. Forms of nitrogen have words of their own. */
-function extractIn(name: string, context: Context): { readonly name: string; readonly extract: boolean } {
-  if (context.provenance !== 'measured' || /nitrogen|\bN\b/i.test(name)) return { name, extract: false };
-  if (TOTAL.test(name)) return { name, extract: false };
-  return EXTRACT.test(name) ? { name: name.replace(EXTRACT, ' '), extract: true } : { name, extract: context.extract };
-}
 
 const HEADING = /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|guarantee|content|nutrients?|contents? declaration|composition)\b|^(organic|mineral|npk|ec|eu|complex|straight)?\s*fertili[sz]er\b|^plant nutrients?\b|^lab(oratory)? (report|slip|results?)\b|^sample\b/i;
 const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
 
 function readIngredientWords(text: string): readonly string[] {
   return text.replace(/\.$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
-}
-
-/** Name and value pairs of a line: "Nitrogen 5 %" or "5 % Nitrogen"; several in a row when each value has its own name. */
-function pairsIn(line: string): readonly { readonly name: string; readonly found: FoundValue }[] {
-  const values = findValues(line);
-  const [first] = values;
-  if (!first) return [];
-  const before = line.slice(0, first.start);
-  const namedBehind = analyteNamed(line.slice(first.end)) !== undefined;
-  const nameFirst = analyteNamed(before.replace(/\([^)]*$/, '')) !== undefined || (values.length === 1 && plainName(before) !== '' && !namedBehind);
-  return values.map((found, i) => ({
-    found,
-    name: nameFirst ? line.slice(values[i - 1]?.end ?? 0, found.start) : line.slice(found.end, values[i + 1]?.start ?? line.length),
-  }));
-}
-
-/** "(3.5 % P)" after an oxide restates it as the element: checked against it, not counted again. */
-function restated(line: string): { readonly rest: string; readonly bracket: string | undefined } {
-  const bracket = /\(([^()]*\d[^()]*%[^()]*)\)/.exec(line);
-  return bracket ? { rest: line.replace(bracket[0], ' '), bracket: bracket[1] } : { rest: line, bracket: undefined };
-}
-
-function checkRestated(figure: AnalysisFigure, bracket: string): Omit<Finding, 'path'> | undefined {
-  const [pair] = pairsIn(bracket);
-  const named = pair && analyteNamed(pair.name);
-  if (!pair || named?.kind !== 'analyte' || elementOf(named.analyte) !== elementOf(figure.analyte)) return undefined;
-  const stated = declaredRange(pair.found.value).mid / compoundPerElement(named.basis);
-  const main = declaredRange(figure.value).mid / compoundPerElement(figure.basis);
-  if (Math.abs(stated - main) <= 0.06 + main * 0.02) return undefined;
-  return { code: 'bracket.differs', severity: 'warning', message: `${percentOf(figure)} ${symbolIn(elementOf(figure.analyte), figure.basis)} is ${formatGiven(Number(main.toPrecision(3)))} % ${elementOf(figure.analyte)}, but the bracket says ${pair.found.text}.` };
-}
-
-function readAnalysis(line: string, number: number, context: Context): Read | undefined {
-  const { rest, bracket } = restated(line);
-  const pairs = pairsIn(rest);
-  const figures: AnalysisFigure[] = [];
-  let aside = '';
-  let unnamed = 0;
-  for (const { name: printed, found } of pairs) {
-    const { name, extract } = extractIn(printed, context);
-    const named = analyteNamed(name);
-    if (!named) unnamed += 1;
-    else if (named.kind === 'part') aside = `part of ${named.of}, already counted in its total`;
-    else if (named.kind === 'moisture' || named.kind === 'dryMatter') {
-      const share = declaredRange(found.value).mid / 100;
-      context.moisture = named.kind === 'moisture' ? share : 1 - share;
-      aside = `${formatGiven(Number((context.moisture * 100).toPrecision(4)))} % moisture`;
-    } else if (named.kind === 'protein') {
-      const figure = fromProtein(found, 'feed', number, line, context);
-      if (figure) figures.push(figure);
-    } else {
-      const figure = figureFrom(named, found, number, line, context);
-      if (figure) figures.push(extract && elementOf(named.analyte) !== 'N' ? { ...figure, extract: 'available' } : figure);
-      else return { kind: 'notUnderstood', says: `${analyteName(named.analyte)}, ${found.text}: no unit is given, expected %, g/kg or mg/kg` };
-    }
-  }
-  if (figures.length > 0 && unnamed > 0 && pairs.length === figures.length + unnamed && figures.length < pairs.length - 1) return undefined;
-  const [first] = figures;
-  const finding = first && bracket ? checkRestated(first, bracket) : undefined;
-  if (first) return { kind: 'analysis', says: figures.map(figureWords).join('; '), figures, ...(finding ? { finding } : {}) };
-  return aside ? { kind: 'part', says: aside } : undefined;
-}
-
-/** A formula alone on its line is an analysis of the pure salt, its hydrate water counted. */
-function readFormulaLine(typed: string, number: number): Read | undefined {
-  const line = typed.replace(/ (?=\d{0,2} ?H2O$)/i, '·');
-  if (!looksLikeFormula(line)) return undefined;
-  try {
-    const { fractions, water } = readFormula(line);
-    const figures = Object.entries(fractions).map(([element, share]): AnalysisFigure => ({
-      analyte: element as Nutrient, basis: 'element', value: { kind: 'number', value: Number((share * 100).toPrecision(4)) }, unit: '%', provenance: 'published', source: `line ${number}: ${line}, as the pure salt`,
-    }));
-    if (figures.length === 0) return undefined;
-    return { kind: 'analysis', says: `${figures.map(figureWords).join('; ')}, as the pure salt${water > 0 ? ` with ${water} of water` : ' without water: check the hydrate'}`, figures };
-  } catch (error) {
-    if (error instanceof LabelError) return undefined;
-    throw error;
-  }
 }
 
 function readHeading(line: string, context: Context): Read | undefined {
@@ -150,36 +38,39 @@ function readHeading(line: string, context: Context): Read | undefined {
   return { kind: 'heading', says: told ? `a heading: ${told}` : 'a heading' };
 }
 
-/** Nitrogen from a crude protein figure. */
-function fromProtein(found: FoundValue, factor: ProteinFactor, number: number, line: string, context: Context): AnalysisFigure | undefined {
-  const { perNitrogen } = PROTEIN_FACTORS[factor];
-  return figureFrom({ kind: 'analyte', analyte: 'N', basis: 'element' }, { ...found, value: scaleDeclared(found.value, 1 / perNitrogen, 3) }, number, `${line} (protein ÷ ${perNitrogen})`, context);
-}
-
 function corrected(line: string, number: number, correction: Correction, context: Context): Read {
   if (correction.kind === 'ignore') return { kind: 'setAside', says: 'set aside by you' };
   const [found] = findValues(line);
   const withUnit = found && { ...found, unit: found.unit ?? context.unit ?? ('%' as const) };
-  const figure = withUnit && (correction.kind === 'protein' ? fromProtein(withUnit, correction.factor, number, line, context) : figureFrom(correction, withUnit, number, line, context));
+  const figure = withUnit && (correction.kind === 'protein' ? fromProtein(withUnit, correction.factor, number, line, context.unit, context) : figureFrom(correction, withUnit, number, line, context.unit, context));
   return figure ? { kind: 'analysis', says: `${figureWords(figure)}, as you said`, figures: [figure] } : { kind: 'notUnderstood', says: 'no number stands in this line' };
 }
 
-/** What tells figures or a measure. A line with a unit is an analysis first; one without may be a grade whose additions look like names and values. */
+/** What tells figures, measures, a grade or rates: one thing is taken from the line, then what stands beside it is read likewise. */
 function readFigures(line: string, number: number, context: Context): Read | undefined {
   const hasUnit = findValues(line).some((v) => v.unit);
-  const asGrade = (): Read | undefined => readGradeLine(line);
-  const asAnalysis = (): Read | undefined => readAnalysis(line, number, context);
-  return readFormulaLine(line, number) ?? readMeasure(line) ?? (hasUnit ? (asAnalysis() ?? asGrade()) : (asGrade() ?? asAnalysis()));
+  const taken = takeDirections(line) ?? takeMeasure(line);
+  // A line with a unit is an analysis first; one without may be a grade whose additions look like names and values.
+  const analysis = taken || (!hasUnit && takeGrade(line)) ? undefined : readAnalysis(line, number, context);
+  const main = taken ?? (analysis ? undefined : takeGrade(line));
+  return main ? withBesides(main, (part) => readFigures(part, number, context)) : analysis;
 }
 
-/** Rates, and a figure or a measure that stands in the same line. */
-function withRates({ read, besides }: NonNullable<ReturnType<typeof readDirections>>, readPart: (part: string) => Read | undefined): Read {
+/** What was taken, together with what is read beside it; figures beside it that are not understood are told. */
+function withBesides({ read, besides }: Taken, readPart: (part: string) => Read | undefined): Read {
   const parts = besides.map((part) => ({ part, read: readPart(part) }));
-  const beside = parts.find((p) => p.read !== undefined && p.read.kind !== 'notUnderstood');
-  const unread = parts.some((p) => p !== beside && findValues(p.part).some((v) => v.unit));
-  if (unread) return { ...read, kind: 'notUnderstood', says: `${read.says}; what else stands in the line was not understood` };
-  if (!beside?.read) return read;
-  return { ...beside.read, kind: read.kind === 'notUnderstood' ? 'notUnderstood' : beside.read.kind, says: `${beside.read.says}; ${read.says}`, ...(read.directions ? { directions: read.directions } : {}) };
+  const reads = [read, ...parts.flatMap((p) => (p.read ? [p.read] : []))];
+  const unread = parts.some((p) => p.read === undefined && findValues(p.part).some((v) => v.unit));
+  const kinds = reads.map((r) => r.kind);
+  const figures = reads.flatMap((r) => r.figures ?? []);
+  const directions = reads.flatMap((r) => r.directions ?? []);
+  return {
+    ...Object.assign({}, ...[...reads].reverse()) as Read,
+    kind: unread || kinds.includes('notUnderstood') ? 'notUnderstood' : kinds.includes('analysis') ? 'analysis' : read.kind,
+    says: [...reads.map((r) => r.says), ...(unread ? ['what else stands in the line was not understood'] : [])].join('; '),
+    ...(figures.length > 0 ? { figures } : {}),
+    ...(directions.length > 0 ? { directions } : {}),
+  };
 }
 
 function readLine(line: string, number: number, context: Context): Read {
@@ -188,8 +79,7 @@ function readLine(line: string, number: number, context: Context): Read {
     context.inIngredients = true;
     return { kind: 'derivedFrom', says: ingredients.length > 0 ? `made from ${ingredients.join(', ')}` : 'the list of ingredients follows', ingredients };
   }
-  const rates = readDirections(line);
-  const read = rates ? withRates(rates, (part) => readFigures(part, number, context)) : readFigures(line, number, context);
+  const read = readFormulaLine(line, number) ?? readFigures(line, number, context);
   if (read) {
     context.inIngredients = false;
     return read;
@@ -198,6 +88,8 @@ function readLine(line: string, number: number, context: Context): Read {
     const ingredients = readIngredientWords(line);
     if (ingredients.length > 0) return { kind: 'derivedFrom', says: `made from ${ingredients.join(', ')}`, ingredients };
   }
+  const missing = notDetected(line);
+  if (missing) return { kind: 'notUnderstood', says: missing };
   const heading = readHeading(line, context);
   if (heading) {
     context.inIngredients = false;
@@ -252,20 +144,24 @@ export function readLabel(text: string, provenance: Provenance = 'label', correc
   const figures = reads.flatMap(({ read }) => read.figures ?? []);
   const repeated = figures.filter((f) => analysisOf(figures, f) !== f);
   const analysis = asIs(figures.filter((f) => !repeated.includes(f)), context).filter((f) => basesOf(f.analyte).includes(f.basis));
-  const grade = reads.find(({ read }) => read.grade !== undefined)?.read.grade;
+  const grades = [...new Set(reads.flatMap(({ read }) => read.grade ?? []))];
+  const [grade] = grades;
   const densityKgPerL = reads.find(({ read }) => read.density !== undefined)?.read.density;
   const derivedFrom = [...new Set(reads.flatMap(({ read }) => read.ingredients ?? []))].slice(0, 40);
   const waits = context.dry && context.moisture === undefined;
   const own: Finding[] = [
     ...reads.flatMap(({ read }) => (read.finding ? [{ ...read.finding, path: 'label' }] : [])),
     ...repeated.filter((f) => !restates(f, analysisOf(figures, f))).map((f): Finding => ({ code: 'label.repeated', severity: 'warning', path: 'label', message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.` })),
+    ...(grades.length > 1 ? [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `The text has more than one grade, ${grades.slice(0, 4).join(' and ')}: the first was taken.` } as const] : []),
     ...(waits && figures.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: 'The figures are on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none is taken over.' } as const] : []),
     ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE) ? [{ code: 'label.long', severity: 'note', path: 'label', message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.` } as const] : []),
   ];
   return {
     lines: reads.map(({ line }) => (waits && line.figures.length > 0 ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
     grade, analysis, derivedFrom, densityKgPerL,
-    packages: reads.flatMap(({ read }) => (read.package ? [read.package] : [])).slice(0, 5),
+    packages: reads.flatMap(({ read }) => read.package ?? []).filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i).slice(0, 5),
+    limingPer100Kg: reads.find(({ read }) => read.liming !== undefined)?.read.liming,
+    carbonToNitrogen: reads.find(({ read }) => read.carbonToNitrogen !== undefined)?.read.carbonToNitrogen,
     directions: reads.flatMap(({ read }) => read.directions ?? []).slice(0, 12),
     findings: [...own, ...labelChecks({ grade, analysis, derivedFrom, densityKgPerL })],
   };

@@ -4,7 +4,7 @@ import type { ProteinFactor } from '../protein.js';
 import type { AnalysisFigure, Direction } from '../product.js';
 
 /** What a line of a label was taken to be. */
-export type LineKind = 'grade' | 'analysis' | 'part' | 'derivedFrom' | 'package' | 'density' | 'rate' | 'heading' | 'setAside' | 'blank' | 'notUnderstood';
+export type LineKind = 'grade' | 'analysis' | 'part' | 'derivedFrom' | 'package' | 'density' | 'liming' | 'ratio' | 'rate' | 'heading' | 'setAside' | 'blank' | 'notUnderstood';
 
 export interface LabelLine {
   /** From 1, as people count. */
@@ -26,6 +26,10 @@ export interface LabelReading {
   readonly derivedFrom: readonly string[];
   readonly packages: readonly { readonly size: number; readonly unit: string }[];
   readonly densityKgPerL: number | undefined;
+  /** kg CaCO₃ equivalent per 100 kg. */
+  readonly limingPer100Kg: number | undefined;
+  /** C:N by mass. */
+  readonly carbonToNitrogen: number | undefined;
   readonly directions: readonly Direction[];
   /** What contradicts, or had to be supposed about the whole label. */
   readonly findings: readonly Finding[];
@@ -40,6 +44,17 @@ export interface Read {
   readonly ingredients?: readonly string[];
   readonly package?: { readonly size: number; readonly unit: string };
   readonly density?: number;
+  readonly liming?: number;
+  readonly carbonToNitrogen?: number;
   readonly directions?: readonly Direction[];
   readonly finding?: Omit<Finding, 'path'>;
 }
+
+/** What was taken from a part of a line, and the parts of the line beside it. */
+export interface Taken {
+  readonly read: Read;
+  readonly besides: readonly string[];
+}
+
+/** The parts of a line before and behind what was taken from it. */
+export const around = (line: string, from: number, to: number): readonly string[] => [line.slice(0, from), line.slice(to)].map((part) => part.trim()).filter(Boolean);

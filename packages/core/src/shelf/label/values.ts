@@ -1,4 +1,5 @@
 import { parseNumber } from '../../quantity/index.js';
+import { scaleDeclared } from '../declaredValue.js';
 import type { AnalysisUnit, DeclaredValue } from '../product.js';
 
 /** A value found in a line, and where. */
@@ -12,14 +13,17 @@ export interface FoundValue {
 }
 
 const NUMBER = String.raw`\d{1,7}(?:[.,]\d{1,6})?`;
-const UNIT = String.raw`%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
+const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
 const VALUE = new RegExp(String.raw`(<\s*|less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`, 'gi');
+
+/** A tenth of a thousandth: 1 mg/100 g is 10 mg/kg, and g/100 g is per cent. */
+const isMgPer100G = (unit: string): boolean => /^mg\s*(?:\/|per)\s*100/i.test(unit);
 
 function unitOf(text: string): AnalysisUnit {
   const plain = text.toLowerCase().replace(/\s/g, '');
   if (/^%\(?[wm]\/v/.test(plain)) return '% w/v';
   if (plain === 'g/kg') return 'g/kg';
-  if (plain === 'mg/kg' || plain === 'ppm') return 'mg/kg';
+  if (plain === 'mg/kg' || plain === 'ppm' || isMgPer100G(plain)) return 'mg/kg';
   return plain.startsWith('g/l') ? 'g/L' : '%';
 }
 
@@ -46,8 +50,19 @@ export function findValues(line: string): readonly FoundValue[] {
     const value: DeclaredValue = below
       ? { kind: 'below', limit: low }
       : high === undefined ? { kind: 'number', value: low } : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
-    return [{ value, unit: unit === undefined ? undefined : unitOf(unit), start, end: start + text.length, text: text.trim() }];
+    return [{ value: isMgPer100G(unit ?? '') ? scaleDeclared(value, 10) : value, unit: unit === undefined ? undefined : unitOf(unit), start, end: start + text.length, text: text.trim() }];
   });
+}
+
+const LEAST_AND_MOST = new RegExp(String.raw`\bmin(?:imum)?\.?\s*:?\s*(${NUMBER})\s*(?:${UNIT})?[\s,;]*(?:and|to|–|-)?\s*max(?:imum)?\.?\s*:?\s*(${NUMBER})`, 'gi');
+/** "min. 3 % max. 5 %" as the range it is. @example joinSpans('N min 3 % max 5 %') // 'N 3–5 %' */
+export const joinSpans = (line: string): string => line.replace(LEAST_AND_MOST, '$1–$2');
+
+const UNIT_IN_BRACKETS = new RegExp(String.raw`[([]\s*(${UNIT})\s*[)\]]`, 'i');
+/** A unit that stands by itself in brackets holds for the line's numbers without one. @example bracketUnit('Nitrogen (%) 2.9') // '%' */
+export function bracketUnit(line: string): AnalysisUnit | undefined {
+  const unit = UNIT_IN_BRACKETS.exec(line)?.[1];
+  return unit === undefined || isMgPer100G(unit) ? undefined : unitOf(unit);
 }
 
 /** What a comma before three digits means in a text. */
