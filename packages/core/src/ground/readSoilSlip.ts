@@ -89,7 +89,7 @@ function figureOf(line: string, general: SoilMethod, generalUnit: GeneralUnit | 
   if (!analyte) return 'a number without a name that is known';
   const either = oxide ? undefined : /\bphosphate\b(?!.*\bp\b)|\bpotash\b(?!.*\bk\b)/.exec(plain)?.[0];
   if (either) return `${either} could be the element or its oxide: say ${either === 'potash' ? 'K or K2O' : 'P or P2O5'}`;
-  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? OBVIOUS[analyte] ?? generalUnit?.unit;
+  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1] ?? (found.unit ? FROM_LABEL[found.unit] : undefined) ?? (found.foreign === undefined ? (OBVIOUS[analyte] ?? generalUnit?.unit) : undefined);
   if (unit === undefined) return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected ${soilUnits(analyte).join(', ')}`;
   const basis = oxide?.[2] === analyte ? oxide[1] : undefined;
   const told = own ?? (found.unit === undefined && unit === 'mg/kg' ? generalUnit?.from : undefined);

@@ -8,7 +8,7 @@ import { declaredRange } from '../massFraction.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import { analyteNamed, type NamedAnalyte } from './names.js';
-import { pairsIn, restated, type Pair } from './pairs.js';
+import { pairsIn, type Pair } from './pairs.js';
 import type { Read } from './reading.js';
 import { bracketUnit, joinSpans, type FoundValue } from './values.js';
 
@@ -21,6 +21,10 @@ export interface Context {
   inIngredients: boolean;
   /** A heading such as "water extract" holds for the lines below it. */
   extract: boolean;
+  /** Figures whose own line says that they are on dry matter. */
+  readonly dryFigures: Set<AnalysisFigure>;
+  /** Elements that have a total somewhere in the text; a part of one that has none stands for it. */
+  readonly totals: ReadonlySet<Nutrient>;
 }
 
 export const percentOf = (figure: AnalysisFigure): string => `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
@@ -29,9 +33,10 @@ export const figureWords = (figure: AnalysisFigure): string =>
 
 /** @param general the unit of a number that has none of its own */
 export function figureFrom(named: Extract<NamedAnalyte, { kind: 'analyte' }>, found: FoundValue, number: number, text: string, general: AnalysisUnit | undefined, context: Context): AnalysisFigure | undefined {
-  const unit = found.unit ?? general;
+  const perLitre = /^mg\s*\/\s*l/i.test(found.foreign ?? '');
+  const unit = found.unit ?? (perLitre ? 'g/L' : found.foreign ? undefined : general);
   if (!unit) return undefined;
-  return { analyte: named.analyte, basis: named.basis, value: found.value, unit, provenance: context.provenance, source: `line ${number}: ${text}`.slice(0, 300) };
+  return { analyte: named.analyte, basis: named.basis, value: perLitre ? scaleDeclared(found.value, 0.001) : found.value, unit, provenance: context.provenance, source: `line ${number}: ${text}`.slice(0, 300) };
 }
 
 /** Nitrogen from a crude protein figure. */
@@ -61,6 +66,9 @@ function checkRestated(figure: AnalysisFigure, bracket: string): Omit<Finding, '
   return { code: 'bracket.differs', severity: 'warning', message: `${percentOf(figure)} ${symbolIn(elementOf(figure.analyte), figure.basis)} is ${formatGiven(Number(main.toPrecision(3)))} % ${elementOf(figure.analyte)}, but the bracket says ${pair.found.text}.` };
 }
 
+/** Said of a figure's own line. */
+export const ON_DRY_MATTER = /\b(?:dry (?:matter|basis|weight|substance)|(?:on|in|of) dm|d\.\s?m)\b/i;
+
 /** Words that set a value off as a share of one before it. */
 const SHARE_OF = /\b(?:of which|thereof|incl(?:uding|\.))/i;
 const NOT_DETECTED = /\b(?:n\.\s?d\.?|nd|not detected|none detected|nil)(?:\s|$|[,;.)])/i;
@@ -83,13 +91,15 @@ interface Sorted {
   refused?: string;
 }
 
-function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: string, number: number, general: AnalysisUnit | undefined, context: Context): void {
+function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: string, number: number, lineUnit: AnalysisUnit | undefined, context: Context): void {
+  // "% N 3.2" has its unit before the name.
+  const general = printed.includes('%') ? '%' : lineUnit;
   const { name, extract } = extractIn(printed, context);
   const named = analyteNamed(name);
   switch (named?.kind) {
     case undefined: sorted.unread.push(found.text); return;
     case 'either': sorted.refused = `${found.text} could be ${named.of}: say which`; return;
-    case 'part': sorted.asides.push(`part of ${named.of}, already counted in its total`); return;
+    case 'salt': sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`; return;
     case 'liming':
       if (found.unit === '%') sorted.liming = declaredRange(found.value).mid;
       else sorted.unread.push(found.text);
@@ -106,34 +116,61 @@ function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: 
       return;
     }
     case 'analyte': {
-      const isNitrogen = elementOf(named.analyte) === 'N';
-      if (!isNitrogen && SHARE_OF.test(before)) {
-        sorted.asides.push(`part of ${analyteName(elementOf(named.analyte))}, already counted in its total`);
+      const element = elementOf(named.analyte);
+      const isNitrogen = element === 'N';
+      if (!isNitrogen && (SHARE_OF.test(before) || named.partOnly) && context.totals.has(element)) {
+        sorted.asides.push(`part of ${analyteName(element)}, already counted in its total`);
         return;
       }
       const figure = figureFrom(named, found, number, line, general, context);
+      if (figure && ON_DRY_MATTER.test(line)) context.dryFigures.add(figure);
       if (figure) sorted.figures.push(extract && !isNitrogen ? { ...figure, extract: 'available' } : figure);
-      else sorted.refused = `${analyteName(named.analyte)}, ${found.text}: no unit is given, expected %, g/kg or mg/kg`;
+      else sorted.refused = `${analyteName(named.analyte)}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
     }
   }
 }
 
+/** Brackets that restate an oxide as its element are checked, not counted again: "(3.5 % P)". Those that break nitrogen down are read like the rest. */
+function bracketsOf(line: string): { readonly rest: string; readonly checks: readonly { readonly at: number; readonly text: string }[]; readonly forms: readonly string[] } {
+  const forms: string[] = [];
+  const checks: { at: number; text: string }[] = [];
+  const rest = line.replace(/\(([^()]*\d[^()]*%[^()]*)\)/g, (whole: string, inside: string, at: number) => {
+    const named = pairsIn(inside).map((p) => analyteNamed(p.name));
+    if (named.some((n) => n?.kind === 'analyte' && elementOf(n.analyte) === 'N')) forms.push(inside);
+    else checks.push({ at, text: inside });
+    return ' '.repeat(whole.length);
+  });
+  return { rest, checks, forms };
+}
+
+/** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
+const asNitrogen = (figure: AnalysisFigure): AnalysisFigure => ({ ...figure, basis: 'element' });
+
 /** The figures of a line, each with its name; what stands beside them and is not understood is told. */
 export function readAnalysis(typed: string, number: number, context: Context): Read | undefined {
   const line = joinSpans(typed);
-  const { rest, bracket } = restated(line);
+  const { rest, checks, forms } = bracketsOf(line);
   const general = bracketUnit(rest) ?? context.unit;
   const pairs = pairsIn(rest);
   const sorted: Sorted = { figures: [], asides: [], unread: [] };
   for (const pair of pairs) sortPair(sorted, pair, line, number, general, context);
-  const { figures, asides, unread, liming, refused } = sorted;
+  const inForms: Sorted = { figures: [], asides: [], unread: [] };
+  for (const pair of forms.flatMap(pairsIn)) sortPair(inForms, pair, line, number, general, context);
+  const { asides, liming } = sorted;
+  const unread = [...sorted.unread, ...inForms.unread];
+  const figures = [...sorted.figures, ...inForms.figures.map(asNitrogen)];
+  const refused = sorted.refused ?? inForms.refused;
   if (refused !== undefined) return { kind: 'notUnderstood', says: refused };
   if (figures.length > 0 && unread.length > 1 && figures.length < pairs.length - 1) return undefined;
   const missing = notDetected(rest.slice(pairs.at(-1)?.found.end ?? 0));
   const [first] = figures;
   if (!first && liming === undefined) return missing ? { kind: 'notUnderstood', says: missing } : asides.length > 0 ? { kind: 'part', says: asides.join('; ') } : undefined;
   const extra = [...(unread.length > 0 ? [`${unread.join(', ')} beside it was not understood`] : []), ...(missing ? [missing] : [])];
-  const finding = first && bracket ? checkRestated(first, bracket) : undefined;
+  const [finding] = checks.flatMap(({ at, text }) => {
+    const nth = pairs.filter((p) => p.found.end <= at).length - 1;
+    const figure = sorted.figures.length === pairs.length ? sorted.figures[nth] : first;
+    return (figure && checkRestated(figure, text)) ?? [];
+  });
   return {
     kind: extra.length > 0 ? 'notUnderstood' : first ? 'analysis' : 'liming',
     says: [...figures.map(figureWords), ...(liming === undefined ? [] : [`a liming effect of ${formatGiven(liming)} kg CaCO₃ per 100 kg`]), ...extra].join('; '),

@@ -34,7 +34,7 @@ export function takeMeasure(line: string): Taken | undefined {
     const value = Number(ratio[1].replace(',', '.'));
     if (value > 0 && value <= 1000) return { read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value }, besides: around(line, ratio.index, ratio.index + ratio[0].length) };
   }
-  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?)\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
+  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?|s\.g\.)\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
   if (density?.[1]) {
     const value = Number(density[1].replace(',', '.')) / (/m3/i.test(density[2] ?? '') ? 1000 : 1);
     if (value > 0.01 && value < 5) return { read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value }, besides: around(line, density.index, density.index + density[0].length) };

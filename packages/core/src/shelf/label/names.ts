@@ -1,9 +1,10 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
 
-/** What a name on a label stands for. `part` names a share of a nutrient that is already counted in its total. */
+/** What a name on a label stands for. `partOnly` names a share of a nutrient that is already counted in its total, where that stands. */
 export type NamedAnalyte =
-  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
-  | { readonly kind: 'part'; readonly of: string }
+  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis; readonly partOnly?: true }
+  /** A salt by its name: what of it is the element depends on its formula and its water. */
+  | { readonly kind: 'salt' }
   /** A word for the oxide beside the symbol of the element: it could be either, more than twice apart for P. */
   | { readonly kind: 'either'; readonly of: string }
   | { readonly kind: 'protein' }
@@ -13,7 +14,10 @@ export type NamedAnalyte =
   | { readonly kind: 'dryMatter' };
 
 const is = (analyte: Analyte, basis: Basis = 'element'): NamedAnalyte => ({ kind: 'analyte', analyte, basis });
-const part = (of: string): NamedAnalyte => ({ kind: 'part', of });
+const part = (analyte: Analyte): NamedAnalyte => ({ kind: 'analyte', analyte, basis: 'element', partOnly: true });
+
+const TRACES: readonly (readonly [string, Analyte])[] = [['iron', 'Fe'], ['manganese', 'Mn'], ['zinc', 'Zn'], ['copper', 'Cu'], ['boron', 'B'], ['molybdenum', 'Mo']];
+const METALS = 'potassium|calcium|magnesium|ammonium|sodium|iron|ferrous|ferric|manganese|zinc|copper|cobalt|nickel';
 
 /**
  * Names as labels print them, the most particular first: the first that fits is taken. Spelling with ph or f, hyphens
@@ -22,38 +26,40 @@ const part = (of: string): NamedAnalyte => ({ kind: 'part', of });
 const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\b(crude )?protein\b/, { kind: 'protein' }],
   [/\bmoisture\b|\bwater content\b/, { kind: 'moisture' }],
-  [/\bdry (matter|substance)\b/, { kind: 'dryMatter' }],
+  [/\bdry (matter|substance)\b|^dm$/, { kind: 'dryMatter' }],
   [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b/, { kind: 'liming' }],
+
+  [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
 
   [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
   [/\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
-  [/\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b/, is('N.waterInsoluble')],
+  [/\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b|^(nitrogen|n) organic$/, is('N.waterInsoluble')],
   [/\bwater soluble (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
   [/\b(nitrate|nitric) ?(nitrogen|n)\b|\bno3 ?n\b|\bnitrogen as nitrate\b|\bn as no3\b/, is('N.nitrate')],
   [/\bnitrate\b|\bno3\b/, is('N.nitrate', 'NO3')],
   [/\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\bnitrogen as ammonium\b|\bn as nh4\b/, is('N.ammoniacal')],
   [/\bammonium\b|\bnh4\b/, is('N.ammoniacal', 'NH4')],
   [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\bnitrogen as urea\b/, is('N.urea')],
-  [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$/, is('N')],
+  [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$|^tn$/, is('N')],
 
   [/^(?!.*\bp2o5\b).*\bphosph(ate|oric acid)\b.*\bp$/, { kind: 'either', of: 'P or P₂O₅' }],
   [/^(?!.*\bk2o\b).*\bpotash\b.*\bk$/, { kind: 'either', of: 'K or K₂O' }],
   // "Phosphorus (as phosphate)" names the element and says in which form it is there.
   [/^(?!.*\bp2o5\b).*\bphosphorus (p )?as \w*phosph/, is('P')],
   [/\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/, is('P', 'P2O5')],
-  [/\bphosphorus\b|\btotal p\b|^p$/, is('P')],
+  [/\bphosphorus\b|\btotal p\b|^p$|^tp$/, is('P')],
   [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],
-  [/\bpotassium\b|\btotal k\b|^k$/, is('K')],
+  [/\bpotassium\b|\btotal k\b|^k$|^tk$/, is('K')],
 
   [/\bcalcium carbonate\b|\bcaco3\b/, is('Ca', 'CaCO3')],
   [/\bcalcium oxide\b|\bcao\b/, is('Ca', 'CaO')],
-  [/\b(water soluble) calcium\b/, part('calcium')],
+  [/\b(water soluble) calcium\b/, part('Ca')],
   [/\bcalcium\b|^ca$/, is('Ca')],
   [/\bmagnesium oxide\b|\bmgo\b|\bmagnesia\b/, is('Mg', 'MgO')],
-  [/\bwater soluble magnesium\b/, part('magnesium')],
+  [/\bwater soluble magnesium\b/, part('Mg')],
   [/\bmagnesium\b|^mg$/, is('Mg')],
   [/\bsul(f|ph)ur(ic)? (trioxide|anhydride)\b|\bso3\b/, is('S', 'SO3')],
-  [/\b(free|combined|elemental) sul(f|ph)ur\b/, part('sulfur')],
+  [/\b(free|combined|elemental) sul(f|ph)ur\b/, part('S')],
   [/\bsul(f|ph)ur\b|^s$/, is('S')],
   [/\bsodium oxide\b|\bna2o\b/, is('Na', 'Na2O')],
   [/\bsodium\b|^na$/, is('Na')],
@@ -61,20 +67,22 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bsilicon\b|^si$/, is('Si')],
   [/\bchlor(ide|ine)\b|^cl$/, is('Cl')],
 
-  [/\b(chelated|water soluble) (iron|manganese|zinc|copper|boron|molybdenum)\b/, part('a trace element')],
+  ...TRACES.map(([name, analyte]) => [new RegExp(`\\b(chelated|water soluble) ${name}\\b`), part(analyte)] as const),
   [/\biron\b|^fe$/, is('Fe')], [/\bmanganese\b|^mn$/, is('Mn')], [/\bzinc\b|^zn$/, is('Zn')], [/\bcopper\b|^cu$/, is('Cu')],
   [/\bboron\b|^b$/, is('B')], [/\bmolybdenum\b|^mo$/, is('Mo')], [/\bnickel\b|^ni$/, is('Ni')], [/\bcobalt\b|^co$/, is('Co')],
   [/\bselenium\b|^se$/, is('Se')], [/\barsenic\b|^as$/, is('As')], [/\bcadmium\b|^cd$/, is('Cd')], [/\blead\b|^pb$/, is('Pb')],
   [/\bmercury\b|^hg$/, is('Hg')], [/\bchromium\b|^cr$/, is('Cr')],
 ];
 
-/** A printed name made comparable: lower case, subscripts as digits, hyphens as spaces, no brackets but those that hold a symbol. */
+/** A printed name made comparable: lower case, subscripts as digits, hyphens as spaces, and no word for what a metal is bound to. */
 export const plainName = (text: string): string =>
   text
     .toLowerCase()
     .replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d)))
     .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
     .replace(/[^a-z0-9]+/g, ' ')
+    .trim()
+    .replace(/ (?:edta|dtpa|eddha|hedta|chelated)\b|^(?:edta|dtpa|eddha|hedta) /g, ' ')
     .trim();
 
 /** What a printed name stands for, or undefined when it is none that is known. @example analyteNamed('Available Phosphate (P2O5)') // P as P2O5 */

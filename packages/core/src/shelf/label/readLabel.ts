@@ -1,9 +1,9 @@
 import type { Provenance } from '../../figure/index.js';
-import { analyteName, basesOf } from '../../nutrient/index.js';
+import { analyteName, basesOf, elementOf, NUTRIENTS, type Nutrient } from '../../nutrient/index.js';
 import { formatGiven } from '../../quantity/index.js';
 import { scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
-import type { AnalysisFigure } from '../product.js';
+import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { EXTRACT, figureFrom, figureWords, fromProtein, notDetected, percentOf, readAnalysis, readFormulaLine, TOTAL, type Context } from './analysis.js';
 import { takeDirections } from './directions.js';
 import { takeGrade, takeMeasure } from './measures.js';
@@ -21,13 +21,16 @@ const HEADING = /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|gu
 const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
 
 function readIngredientWords(text: string): readonly string[] {
-  return text.replace(/\.$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
+  return text.replace(/\d+(?:[.,]\d+)?\s*%/g, ' ').replace(/\.\s*$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
 }
+
+/** The unit a line without values names. */
+const unitIn = (line: string): AnalysisUnit | undefined => findValues(`1 ${/(%\s*\(?w\s*\/\s*v\)?|% ?m\/v|%|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l)/i.exec(line)?.[0] ?? ''}`)[0]?.unit;
 
 function readHeading(line: string, context: Context): Read | undefined {
   const named = analyteNamed(line);
   const heading = HEADING.test(line) || /:$/.test(line) || (named !== undefined && findValues(line).length === 0);
-  const unit = findValues(`1 ${/(%\s*\(?w\s*\/\s*v\)?|% ?m\/v|%|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l)/i.exec(line)?.[0] ?? ''}`)[0]?.unit;
+  const unit = unitIn(line);
   const extract = context.provenance !== 'measured' || findValues(line).length > 0 ? undefined : EXTRACT.test(line) ? true : TOTAL.test(line) ? false : undefined;
   const dry = /\b(dry (matter|basis|weight|substance)|on dm|d\.m\.)\b/i.test(line);
   if (!heading && !(unit && findValues(line).length === 0) && !dry && extract === undefined) return undefined;
@@ -73,6 +76,13 @@ function withBesides({ read, besides }: Taken, readPart: (part: string) => Read 
   };
 }
 
+/** "Nitrogen 1O %" or "Nitrogen -5 %": a name and digits, and no number that can be one. */
+function noNumber(line: string): string | undefined {
+  const named = findValues(line).length === 0 ? analyteNamed(line) : undefined;
+  const digits = /(?<![A-Za-z\d₀-₉])[-+]?\d|\d\S*\s*%/.test(line);
+  return named?.kind === 'analyte' && digits ? `${analyteName(named.analyte)}: no number can be read here` : undefined;
+}
+
 function readLine(line: string, number: number, context: Context): Read {
   if (INGREDIENTS.test(line)) {
     const ingredients = readIngredientWords(line.replace(INGREDIENTS, ''));
@@ -88,7 +98,7 @@ function readLine(line: string, number: number, context: Context): Read {
     const ingredients = readIngredientWords(line);
     if (ingredients.length > 0) return { kind: 'derivedFrom', says: `made from ${ingredients.join(', ')}`, ingredients };
   }
-  const missing = notDetected(line);
+  const missing = notDetected(line) ?? noNumber(line);
   if (missing) return { kind: 'notUnderstood', says: missing };
   const heading = readHeading(line, context);
   if (heading) {
@@ -109,18 +119,39 @@ function readSettled(line: string, number: number, correction: Correction | unde
   return correction ? corrected(settled.line, number, correction, context) : readLine(settled.line, number, context);
 }
 
+const isDry = (figure: AnalysisFigure, { dry, dryFigures }: Context): boolean => dry || dryFigures.has(figure);
+
 /** Figures on dry matter brought to what is in the bag: as-is = dry × (1 − moisture). Without the moisture none can be. */
 function asIs(analysis: readonly AnalysisFigure[], context: Context): readonly AnalysisFigure[] {
-  if (!context.dry) return analysis;
-  if (context.moisture === undefined) return [];
-  const wet = 1 - context.moisture;
-  return analysis.map((f) => ({ ...f, value: scaleDeclared(f.value, wet), source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300) }));
+  return analysis.flatMap((f) => {
+    if (!isDry(f, context)) return [f];
+    if (context.moisture === undefined) return [];
+    const wet = 1 - context.moisture;
+    return [{ ...f, value: scaleDeclared(f.value, wet), source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300) }];
+  });
 }
 
 /** The line that was taken for what a later line gives again. */
 const analysisOf = (figures: readonly AnalysisFigure[], again: AnalysisFigure): AnalysisFigure | undefined => figures.find((g) => g.analyte === again.analyte && g.basis === again.basis && g.extract === again.extract);
 /** A footnote that only says the same once more. */
 const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boolean => first?.unit === again.unit && JSON.stringify(first.value) === JSON.stringify(again.value);
+
+/** The unit that a text gives all its figures, wherever it says so. */
+const unitOfAll = (lines: readonly string[]): AnalysisUnit | undefined =>
+  lines.filter((line) => /\b(?:all|figures|values|results)\b.*\b(?:in|as)\b/i.test(line) && findValues(line).length === 0).flatMap((line) => unitIn(line) ?? [])[0];
+
+function readLines(text: string, provenance: Provenance, corrections: Readonly<Record<number, Correction>>, totals: ReadonlySet<Nutrient>) {
+  const all = text.split(/\r\n|\r|\n|\u2028|\u2029/);
+  const comma = commaIn(text);
+  const cleaned = all.slice(0, MOST_LINES).map((raw) => clean(raw.slice(0, MOST_PER_LINE)));
+  const context: Context = { provenance, unit: unitOfAll(cleaned), dry: false, moisture: undefined, inIngredients: false, extract: false, dryFigures: new Set(), totals };
+  const reads: { readonly line: LabelLine; readonly read: Read }[] = cleaned.map((line, i) => {
+    const number = i + 1;
+    const read = readSettled(line, number, corrections[number], comma, context);
+    return { read, line: { number, text: line, kind: read.kind, says: read.says, figures: read.figures ?? [] } };
+  });
+  return { all, reads, context, figures: reads.flatMap(({ read }) => read.figures ?? []) };
+}
 
 /**
  * Reads the text of a label, a feed tag or a lab slip, line by line: what each line was taken to be, what was not
@@ -132,32 +163,26 @@ const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boo
  * @example readLabel('Total Nitrogen (N) .... 5.0%\n  3.0% Water Insoluble Nitrogen').analysis
  */
 export function readLabel(text: string, provenance: Provenance = 'label', corrections: Readonly<Record<number, Correction>> = {}): LabelReading {
-  const all = text.split(/\r\n|\r|\n|\u2028|\u2029/);
-  const comma = commaIn(text);
-  const context: Context = { provenance, unit: undefined, dry: false, moisture: undefined, inIngredients: false, extract: false };
-  const reads: { readonly line: LabelLine; readonly read: Read }[] = all.slice(0, MOST_LINES).map((raw, i) => {
-    const number = i + 1;
-    const line = clean(raw.slice(0, MOST_PER_LINE));
-    const read = readSettled(line, number, corrections[number], comma, context);
-    return { read, line: { number, text: line, kind: read.kind, says: read.says, figures: read.figures ?? [] } };
-  });
-  const figures = reads.flatMap(({ read }) => read.figures ?? []);
+  const first = readLines(text, provenance, corrections, new Set(NUTRIENTS));
+  const totals = new Set(first.figures.map((f) => elementOf(f.analyte)));
+  // A part whose total stands nowhere is all the label says of it.
+  const { all, reads, figures, context } = first.reads.some(({ read }) => read.kind === 'part') ? readLines(text, provenance, corrections, totals) : first;
   const repeated = figures.filter((f) => analysisOf(figures, f) !== f);
   const analysis = asIs(figures.filter((f) => !repeated.includes(f)), context).filter((f) => basesOf(f.analyte).includes(f.basis));
   const grades = [...new Set(reads.flatMap(({ read }) => read.grade ?? []))];
   const [grade] = grades;
   const densityKgPerL = reads.find(({ read }) => read.density !== undefined)?.read.density;
   const derivedFrom = [...new Set(reads.flatMap(({ read }) => read.ingredients ?? []))].slice(0, 40);
-  const waits = context.dry && context.moisture === undefined;
+  const waiting = context.moisture === undefined ? figures.filter((f) => isDry(f, context)) : [];
   const own: Finding[] = [
     ...reads.flatMap(({ read }) => (read.finding ? [{ ...read.finding, path: 'label' }] : [])),
     ...repeated.filter((f) => !restates(f, analysisOf(figures, f))).map((f): Finding => ({ code: 'label.repeated', severity: 'warning', path: 'label', message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.` })),
     ...(grades.length > 1 ? [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `The text has more than one grade, ${grades.slice(0, 4).join(' and ')}: the first was taken.` } as const] : []),
-    ...(waits && figures.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: 'The figures are on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none is taken over.' } as const] : []),
+    ...(waiting.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: `${waiting.length === figures.length ? 'The figures are' : `${waiting.length} of the figures ${waiting.length === 1 ? 'is' : 'are'}`} on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none of them is taken over.` } as const] : []),
     ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE) ? [{ code: 'label.long', severity: 'note', path: 'label', message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.` } as const] : []),
   ];
   return {
-    lines: reads.map(({ line }) => (waits && line.figures.length > 0 ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
+    lines: reads.map(({ line }) => (line.figures.some((f) => waiting.includes(f)) ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
     grade, analysis, derivedFrom, densityKgPerL,
     packages: reads.flatMap(({ read }) => read.package ?? []).filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i).slice(0, 5),
     limingPer100Kg: reads.find(({ read }) => read.liming !== undefined)?.read.liming,

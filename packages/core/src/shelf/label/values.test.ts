@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { readSoilSlip } from '../../ground/index.js';
 import { direction } from '../../../test/bags.js';
 import { readSoilSlip } from '../../ground/index.js';
 import { readLabel } from './readLabel.js';
@@ -91,6 +92,20 @@ test.each([
   ['N 3.5 %, C:N 9.1', 'analysis', 'a C:N of 9.1; 3.5 % nitrogen'],
   ['Nickel n.d.', 'notUnderstood', 'nickel was not detected, but no limit is given: write it as < and the limit'],
   ['Lead 1.5 ppm; mercury not detected', 'notUnderstood', '1.5 mg/kg lead; mercury was not detected, but no limit is given: write it as < and the limit'],
+  ['Zinc sulphate 0.5 %', 'notUnderstood', '0.5 % of a salt: write its formula on a line of its own, since its water decides what of it is the element'],
+  ['Potassium (as sulphate) 2 %', 'analysis', '2 % potassium'],
+  ['Total Nitrogen 1O%', 'notUnderstood', 'nitrogen: no number can be read here'],
+  ['Nitrogen -5 %', 'notUnderstood', 'nitrogen: no number can be read here'],
+  ['N 15 % (7 % nitrate, 8 % ammonium)', 'analysis', '15 % nitrogen; 7 % nitrate N; 8 % ammoniacal N'],
+  ['N 15 %, 7 % nitrate nitrogen, 8 % ammoniacal nitrogen', 'analysis', '15 % nitrogen; 7 % nitrate N; 8 % ammoniacal N'],
+  ['N 5 % P 3 % K', 'notUnderstood', 'a number without a name that is known'],
+  ['Phosphorus (P) 2.2 % (P2O5 5 %); potassium (K) 4.2 % (K2O 5 %)', 'analysis', '2.2 % phosphorus; 4.2 % potassium'],
+  ['%N 3.2', 'analysis', '3.2 % nitrogen'],
+  ['Mn EDTA 0.03 %', 'analysis', '0.03 % manganese'],
+  ['0.02 % chelated zinc', 'analysis', '0.02 % zinc'],
+  ['Cadmium 300 µg/kg', 'analysis', '0.3 mg/kg cadmium'],
+  ['NO3 12 mg/l', 'analysis', '0.012 g/L nitrate N, as NO₃'],
+  ['Derived from: 50% feather meal, 20% kelp', 'derivedFrom', 'made from feather meal, kelp'],
   ['Nitrogen 5 % Sparkle 12 %', 'notUnderstood', '5 % nitrogen; 12 % beside it was not understood'],
   ['N-P-K 5 - 10 - 10 plus 3% Fe', 'analysis', 'the grade 5-10-10; 3 % iron'],
   ['Net weight 20 kg 5-3-4', 'package', 'a package of 20 kg; the grade 5-3-4'],
@@ -98,6 +113,21 @@ test.each([
   ['Compound 12+6+18 (+2)', 'notUnderstood', 'The fourth number, 2, is sulfur on some bags and magnesium on others. 12-6-18 + 2 S or 12-6-18 + 2 Mg?'],
 ])('%s', (line, kind, says) => expect(readLabel(line).lines[0]).toMatchObject({ kind, says }));
 
+test('a unit nobody knows is not taken for the one that holds for the lines below', () => {
+  expect(readLabel('mg/kg\nCd 300 CFU/g\nZn 30 days\nPb 12').analysis.map((f) => f.analyte)).toEqual(['Pb']);
+  expect(readSoilSlip('mg/kg\nZinc 300 IU\nManganese 12')).toMatchObject([{ figure: undefined }, { figure: undefined }, { figure: { analyte: 'Mn' } }]);
+});
+test('"all figures in %" holds for the whole text, wherever it stands', () => expect(readLabel('N total 6.0\nK 2\n(all figures in % m/m)').analysis.map((f) => f.unit)).toEqual(['%', '%']));
+test('a part is set aside where its total stands, before it or behind', () => {
+  expect(readLabel('0.02 % chelated zinc\nZinc 0.05 %').analysis.map((f) => f.value)).toEqual([{ kind: 'number', value: 0.05 }]);
+  expect(readLabel('Zinc 0.05 %\n0.02 % chelated zinc').lines[1]).toMatchObject({ kind: 'part' });
+});
+test('a figure whose own line is on dry matter waits alone, and the others are taken', () => {
+  const text = 'N 5 %\nCd < 0.5 mg/kg d.m.\nPb 3 mg/kg on dry matter';
+  expect(readLabel(text).analysis.map((f) => f.analyte)).toEqual(['N']);
+  expect(readLabel(text).findings.find((f) => f.code === 'label.dry')?.message).toMatch(/^2 of the figures are on dry matter/);
+  expect(readLabel(`${text}\nMoisture 40 %`).analysis.map((f) => f.value)).toEqual([{ kind: 'number', value: 5 }, { kind: 'below', limit: 0.3 }, { kind: 'number', value: 1.8 }]);
+});
 test('what is no content goes where it belongs, and a second grade is told', () => {
   expect(readLabel('Neutralising value 54 %\nC:N ratio 12:1')).toMatchObject({ analysis: [], limingPer100Kg: 54, carbonToNitrogen: 12 });
   expect(readLabel('5-3-4\n10-10-10').findings.map((f) => f.code)).toContain('grade.several');

@@ -7,25 +7,31 @@ export interface FoundValue {
   readonly value: DeclaredValue;
   /** Undefined when the line gives none. */
   readonly unit: AnalysisUnit | undefined;
+  /** A unit that is none of an analysis, such as CFU/g or months: no other may be supposed. */
+  readonly foreign: string | undefined;
   readonly start: number;
   readonly end: number;
   readonly text: string;
 }
 
 const NUMBER = String.raw`\d{1,7}(?:[.,]\d{1,6})?`;
-const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
+const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|[µμu]g\s*\/\s*kg\b|ppb\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
 const VALUE = new RegExp(String.raw`(<\s*|less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`, 'gi');
 
-/** A tenth of a thousandth: 1 mg/100 g is 10 mg/kg, and g/100 g is per cent. */
-const isMgPer100G = (unit: string): boolean => /^mg\s*(?:\/|per)\s*100/i.test(unit);
+/** Units that are told in another: 1 mg/100 g is 10 mg/kg, 1 µg/kg or ppb 0.001 mg/kg. */
+const RETOLD: readonly (readonly [RegExp, AnalysisUnit, number])[] = [[/^mg\s*(?:\/|per)\s*100/i, 'mg/kg', 10], [/^(?:[µμu]g|ppb)/i, 'mg/kg', 0.001]];
+const retold = (unit: string | undefined) => RETOLD.find(([pattern]) => pattern.test(unit ?? ''));
 
 function unitOf(text: string): AnalysisUnit {
   const plain = text.toLowerCase().replace(/\s/g, '');
   if (/^%\(?[wm]\/v/.test(plain)) return '% w/v';
   if (plain === 'g/kg') return 'g/kg';
-  if (plain === 'mg/kg' || plain === 'ppm' || isMgPer100G(plain)) return 'mg/kg';
+  if (plain === 'mg/kg' || plain === 'ppm') return 'mg/kg';
   return plain.startsWith('g/l') ? 'g/L' : '%';
 }
+
+/** What behind a number is a unit, though none of an analysis. */
+const FOREIGN = /^\s*(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h)\b|°)/i;
 
 const numberOf = (text: string): number => {
   // A label's comma is a decimal mark: "0,250 %" and "1,25 %" alike.
@@ -50,7 +56,8 @@ export function findValues(line: string): readonly FoundValue[] {
     const value: DeclaredValue = below
       ? { kind: 'below', limit: low }
       : high === undefined ? { kind: 'number', value: low } : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
-    return [{ value: isMgPer100G(unit ?? '') ? scaleDeclared(value, 10) : value, unit: unit === undefined ? undefined : unitOf(unit), start, end: start + text.length, text: text.trim() }];
+    const other = retold(unit);
+    return [{ value: other ? scaleDeclared(value, other[2]) : value, unit: other?.[1] ?? (unit === undefined ? undefined : unitOf(unit)), foreign: unit === undefined ? FOREIGN.exec(line.slice(start + text.length))?.[0].trim() : undefined, start, end: start + text.length, text: text.trim() }];
   });
 }
 
@@ -62,7 +69,7 @@ const UNIT_IN_BRACKETS = new RegExp(String.raw`[([]\s*(${UNIT})\s*[)\]]`, 'i');
 /** A unit that stands by itself in brackets holds for the line's numbers without one. @example bracketUnit('Nitrogen (%) 2.9') // '%' */
 export function bracketUnit(line: string): AnalysisUnit | undefined {
   const unit = UNIT_IN_BRACKETS.exec(line)?.[1];
-  return unit === undefined || isMgPer100G(unit) ? undefined : unitOf(unit);
+  return unit === undefined || retold(unit) ? undefined : unitOf(unit);
 }
 
 /** What a comma before three digits means in a text. */
