@@ -149,13 +149,13 @@ const asNitrogen = (figure: AnalysisFigure): AnalysisFigure => ({ ...figure, bas
 /** The figures of a line, each with its name; what stands beside them and is not understood is told. */
 export function readAnalysis(typed: string, number: number, context: Context): Read | undefined {
   const line = joinSpans(typed);
-  const { rest, checks, forms } = bracketsOf(line);
-  const general = bracketUnit(rest) ?? context.unit;
+  const { rest: unbracketed, checks, forms } = bracketsOf(line);
+  const { unit = context.unit, rest } = bracketUnit(unbracketed);
   const pairs = pairsIn(rest);
   const sorted: Sorted = { figures: [], asides: [], unread: [] };
-  for (const pair of pairs) sortPair(sorted, pair, line, number, general, context);
+  for (const pair of pairs) sortPair(sorted, pair, line, number, unit, context);
   const inForms: Sorted = { figures: [], asides: [], unread: [] };
-  for (const pair of forms.flatMap(pairsIn)) sortPair(inForms, pair, line, number, general, context);
+  for (const pair of forms.flatMap(pairsIn)) sortPair(inForms, pair, line, number, unit, context);
   const { asides, liming } = sorted;
   const unread = [...sorted.unread, ...inForms.unread];
   const figures = [...sorted.figures, ...inForms.figures.map(asNitrogen)];

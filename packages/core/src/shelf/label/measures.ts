@@ -7,6 +7,7 @@ const DATE = /\b\d{4}-\d{1,2}-\d{1,2}\b/;
 /** A grade line such as "12-8-16 (+3 MgO)"; with several readings it is left to the person. */
 export function takeGrade(printed: string): Taken | undefined {
   if (DATE.test(printed)) return undefined;
+  if (/\bratio\b/i.test(printed)) return undefined;
   // "12-8-16 (+3 MgO)" adds in brackets what others add without.
   const line = withStrokes(printed).replace(/\(\s*\+([^()]*)\)/g, ' +$1 ');
   const found = /(?:^|[^\d.,/-])(\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?(?:\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?)?(?:\s*\+\s*[\d.,]+\s*%?\s*[A-Za-z0-9]+)*)(?![\d./-])/.exec(line);
@@ -34,9 +35,9 @@ export function takeMeasure(line: string): Taken | undefined {
     const value = Number(ratio[1].replace(',', '.'));
     if (value > 0 && value <= 1000) return { read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value }, besides: around(line, ratio.index, ratio.index + ratio[0].length) };
   }
-  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?|s\.g\.)\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
+  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?|s\.g\.)(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
   if (density?.[1]) {
-    const value = Number(density[1].replace(',', '.')) / (/m3/i.test(density[2] ?? '') ? 1000 : 1);
+    const value = Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3/i.test(density[2] ?? '') ? 1000 : 1);
     if (value > 0.01 && value < 5) return { read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value }, besides: around(line, density.index, density.index + density[0].length) };
   }
   const weight = /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(line);

@@ -27,7 +27,7 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\b(crude )?protein\b/, { kind: 'protein' }],
   [/\bmoisture\b|\bwater content\b/, { kind: 'moisture' }],
   [/\bdry (matter|substance)\b|^dm$/, { kind: 'dryMatter' }],
-  [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b/, { kind: 'liming' }],
+  [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b|\btnv\b/, { kind: 'liming' }],
 
   [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
 

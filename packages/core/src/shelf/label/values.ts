@@ -66,10 +66,10 @@ const LEAST_AND_MOST = new RegExp(String.raw`\bmin(?:imum)?\.?\s*:?\s*(${NUMBER}
 export const joinSpans = (line: string): string => line.replace(LEAST_AND_MOST, '$1–$2');
 
 const UNIT_IN_BRACKETS = new RegExp(String.raw`[([]\s*(${UNIT})\s*[)\]]`, 'i');
-/** A unit that stands by itself in brackets holds for the line's numbers without one. @example bracketUnit('Nitrogen (%) 2.9') // '%' */
-export function bracketUnit(line: string): AnalysisUnit | undefined {
-  const unit = UNIT_IN_BRACKETS.exec(line)?.[1];
-  return unit === undefined || retold(unit) ? undefined : unitOf(unit);
+/** A unit that stands by itself in brackets holds for the line's numbers without one; the line is given back without it. @example bracketUnit('Nitrogen (%) 2.9').unit // '%' */
+export function bracketUnit(line: string): { readonly unit: AnalysisUnit | undefined; readonly rest: string } {
+  const [whole, unit] = UNIT_IN_BRACKETS.exec(line) ?? [];
+  return whole === undefined || unit === undefined || retold(unit) ? { unit: undefined, rest: line } : { unit: unitOf(unit), rest: line.replace(whole, ' '.repeat(whole.length)) };
 }
 
 /** What a comma before three digits means in a text. */
