@@ -23,10 +23,18 @@ const SALINE_EC = 4;
 const yesNo = (yes: boolean, because: string, figure?: Figure): ConditionAnswer => ({ answer: yes ? 'yes' : 'no', because, ...(figure ? { figure } : {}) });
 const unknown = (test: string): ConditionAnswer => ({ answer: 'unknown', test });
 
-/** SAR of a report, when sodium, calcium and magnesium of a saturated paste are there. */
+/** SAR of a report: as the lab gives it, or from sodium, calcium and magnesium of a saturated paste. */
 export function reportSar(report: SoilReport): Figure | undefined {
+  const given = soilFigure(report, 'SAR');
+  if (given) return given;
   const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) => soilFigure(report, e, ['saturatedPaste'], ['mg/L', 'mmol_c/L']));
   return Na && Ca && Mg && sodiumAdsorptionRatio({ Na, Ca, Mg });
+}
+
+/** Exchangeable sodium of a report: as the lab gives it, or from its SAR. */
+export function reportEsp(report: SoilReport): Figure | undefined {
+  const sar = reportSar(report);
+  return soilFigure(report, 'ESP') ?? (sar && exchangeableSodium(sar));
 }
 
 /** Whether something holds over a whole range; unknown when only for a part of it, and then the test is to be made again. */
@@ -69,9 +77,8 @@ export function condition(which: Condition, site: Site, report: SoilReport | und
       return ec ? holds(ec.value, (at) => at >= SALINE_EC, `${formatGivenRange(ec.value)} mS/cm in saturated paste, saline from ${SALINE_EC}`, 'electrical conductivity of a saturated paste') : unknown('electrical conductivity of a saturated paste');
     }
     case 'sodic': {
-      const sar = report && reportSar(report);
-      if (!sar) return unknown('sodium, calcium and magnesium in a saturated paste; or the jar test for dispersion');
-      const esp = exchangeableSodium(sar);
+      const esp = report && reportEsp(report);
+      if (!esp) return unknown('sodium, calcium and magnesium in a saturated paste; or the jar test for dispersion');
       return holds(esp.value, (at) => at >= SODIC_SCHOOLS[school], `exchangeable sodium ${formatTrimmedRange(esp.value, 2)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`, 'sodium of a saturated paste', esp);
     }
   }

@@ -1,8 +1,8 @@
 import { constant, literal, product, type Figure } from '../figure/index.js';
-import { reportSar } from './conditions.js';
+import { reportEsp, reportSar } from './conditions.js';
 import type { Implication } from './implication.js';
 import type { Site } from './site.js';
-import { cationExchange, exchangeableSodium, gypsumNeed, limeNeed, SODIC_SCHOOLS, soilMass, soilStock, sulfurNeed, type SodicSchool } from './soilChemistry.js';
+import { cationExchange, gypsumNeed, limeNeed, SODIC_SCHOOLS, soilMass, soilStock, sulfurNeed, type SodicSchool } from './soilChemistry.js';
 import { inMgPerKg, SOIL_ANALYTE_EXPLAINED, SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilFigure, type Cation, type SoilAnalyte, type SoilMethod, type SoilReport } from './soilReport.js';
 
 const EXCHANGEABLE: readonly SoilMethod[] = ['ammoniumAcetate', 'mehlich3'];
@@ -47,7 +47,7 @@ export function soilImplications(report: SoilReport, site: Site, pHGoal: number 
   const exchange = exchangeOf(report);
   const cec = soilFigure(report, 'CEC') ?? exchange?.cec;
   const sar = reportSar(report);
-  const esp = sar && exchangeableSodium(sar);
+  const esp = reportEsp(report);
   return [
     { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na', explained: SOIL_ANALYTE_EXPLAINED.CEC },
     ...(exchange ? CATIONS.map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),

@@ -113,3 +113,22 @@ test('a unit that is not its own and a value no soil has are told; every usual u
   expect(soilFigureProblem({ analyte: 'pH', value: { kind: 'range', low: 6, mid: 9, high: 12 }, unit: '', method: 'water' })?.part).toBe('value');
   for (const analyte of SOIL_ANALYTES) expect([analyte, problem(analyte, 2.2, soilUnits(analyte)[0]!)]).toEqual([analyte, undefined]);
 });
+
+test.each([
+  ['P (M3) ppm 45  Optimum', ['P 45 mg/kg mehlich3']],
+  ['Nitrate-N lbs/A 34', ['nitrateN 17 mg/kg notSaid']],
+  ['P-Bray1: 35 ppm', ['P 35 mg/kg bray']],
+  ['K-AmOAc 180 ppm', ['K 180 mg/kg ammoniumAcetate']],
+  ['B hot water 0.6 ppm', ['B 0.6 mg/kg other']],
+  ['ECe saturated paste 1.4 dS/m', ['EC 1.4 mS/cm saturatedPaste']],
+  ['Buffer Index 7.1', ['(a buffer pH: it tells of lime, and is not the soil’s own pH)']],
+  ['pH(CaCl2) 5.4, P Olsen 22 mg/kg, K 0.4 cmol/kg, CEC 12', ['pH 5.4  CaCl2', 'P 22 mg/kg olsen', 'K 0.4 cmol_c/kg notSaid', 'CEC 12 cmol_c/kg notSaid']],
+  ['pH 6.4, in water', ['pH 6.4  water']],
+  ['P, Olsen, 27, mg/kg', ['P 27 mg/kg olsen']],
+])('as labs write it: %s', (text, expected) => expect(shown(text)).toEqual(expected));
+test('SAR and ESP of a lab go before those worked out', () => {
+  const given = report('SAR 14\nsaturated paste\nNa 183.9 mg/L\nCa 20.04 mg/L\nMg 12.15 mg/L');
+  expect(reportSar(given)?.value.mid).toBe(14);
+  expect(condition('sodic', bare, given)).toMatchObject({ answer: 'yes', because: expect.stringMatching(/^exchangeable sodium 16 %/) });
+  expect(condition('sodic', bare, report('ESP 7 %'), 'Australia').answer).toBe('yes');
+});

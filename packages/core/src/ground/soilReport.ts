@@ -2,7 +2,7 @@ import { constant, literal, product, type Figure } from '../figure/index.js';
 import { declaredRange, type DeclaredValue } from '../shelf/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
-export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity', 'bulkDensity'] as const;
+export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity', 'bulkDensity', 'SAR', 'ESP'] as const;
 export type SoilAnalyte = (typeof SOIL_ANALYTES)[number];
 
 /** How it was taken out of the soil; the same number means different things under different methods. */
@@ -14,7 +14,7 @@ export type SoilUnit = (typeof SOIL_UNITS)[number];
 
 export const SOIL_ANALYTE_NAMES: Readonly<Record<SoilAnalyte, string>> = {
   pH: 'pH', organicMatter: 'organic matter', CEC: 'cation exchange capacity', EC: 'electrical conductivity', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', Na: 'sodium', S: 'sulfur',
-  nitrateN: 'nitrate N', ammoniumN: 'ammonium N', B: 'boron', Zn: 'zinc', Mn: 'manganese', Cu: 'copper', Fe: 'iron', freeLime: 'free lime', acidity: 'exchangeable acidity', bulkDensity: 'bulk density',
+  nitrateN: 'nitrate N', ammoniumN: 'ammonium N', B: 'boron', Zn: 'zinc', Mn: 'manganese', Cu: 'copper', Fe: 'iron', freeLime: 'free lime', acidity: 'exchangeable acidity', bulkDensity: 'bulk density', SAR: 'sodium adsorption ratio', ESP: 'exchangeable sodium',
 };
 /** What is often taken for something else, in a sentence beside it. */
 export const SOIL_ANALYTE_EXPLAINED: Readonly<Partial<Record<SoilAnalyte, string>>> = {
@@ -51,14 +51,14 @@ export const CMOL_MG = { Ca: 200.4, Mg: 121.5, K: 391, Na: 229.9 } as const;
 export type Cation = keyof typeof CMOL_MG;
 const isCation = (analyte: SoilAnalyte): analyte is Cation => analyte in CMOL_MG;
 
-const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', organicMatter: '%', CEC: 'cmol_c/kg', acidity: 'cmol_c/kg', EC: 'mS/cm', freeLime: '%', bulkDensity: 'kg/L' };
+const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', organicMatter: '%', CEC: 'cmol_c/kg', acidity: 'cmol_c/kg', EC: 'mS/cm', freeLime: '%', bulkDensity: 'kg/L', SAR: '', ESP: '%' };
 /** The units something can be reported in, the usual one first. */
 export function soilUnits(analyte: SoilAnalyte): readonly SoilUnit[] {
   const own = OWN_UNITS[analyte];
   return own === undefined ? ['mg/kg', 'mg/L', '%', ...(isCation(analyte) ? (['cmol_c/kg', 'mmol_c/L'] as const) : [])] : [own];
 }
 
-const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = { pH: [2, 11], bulkDensity: [0.05, 2.65], EC: [0, 200], CEC: [0, 300] };
+const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = { pH: [2, 11], bulkDensity: [0.05, 2.65], EC: [0, 200], CEC: [0, 300], SAR: [0, 500] };
 /** What cannot be about a figure of a report: a unit that is not its own, or a value no soil has. @returns the part and a sentence; undefined when nothing is wrong */
 export function soilFigureProblem({ analyte, value, unit }: SoilFigure): { readonly part: 'value' | 'unit'; readonly message: string } | undefined {
   const units = soilUnits(analyte);

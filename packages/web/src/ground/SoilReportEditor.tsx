@@ -56,7 +56,7 @@ function PasteSlip() {
       <textarea id="slip" className="field pasted min-h-24" value={text} onChange={(e) => setText(e.target.value)} placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'} />
       {lines.length > 0 && (
         <div className="mt-2" data-testid="slip-lines">
-          <ul className="text-[0.9375rem]">{lines.map((l) => <li key={l.number}><span className="text-faint">{l.text}</span> → <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>{l.says}</span></li>)}</ul>
+          <ul className="text-[0.9375rem]">{lines.map((l, i) => <li key={`${l.number}.${i}`}><span className="text-faint">{l.text}</span> → <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>{l.says}</span></li>)}</ul>
           <button type="button" className="action mt-2" disabled={figures.length === 0} onClick={take}>Take over {figures.length} {figures.length === 1 ? 'figure' : 'figures'}</button>
         </div>
       )}
