@@ -52,7 +52,7 @@ test('what a spreadsheet would run is neutralised, numbers are left alone, and i
 });
 
 test.each([
-  ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['Rate for', 'rate for'], ['rate (2)', 'rate (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Potash', 'K2O %'],
+  ['Name', 'name'], ['density', 'density kg/L'], ['N', 'N %'], ['P2O5', 'P2O5 %'], ['K2O %', 'K2O %'], ['N.urea mg/kg', 'N.urea mg/kg'], ['package (2)', 'package (2)'], ['Rate for', 'rate for'], ['rate (2)', 'rate (2)'], ['N % from', 'N % from'], ['Total nitrogen', 'N %'], ['Product name', 'name'], ['Supplier', 'seller'], ['P₂O₅', 'P2O5 %'], ['Zn (ppm)', 'Zn mg/kg'], ['Price (USD)', 'price'], ['Bag size', 'package'], ['Label rate', 'rate'], ['Bulk density', 'density kg/L'], ['Potash', 'K2O %'],
 ])('the heading %j is taken as %j', (typed, meant) => expect(headingOf(columnFor(typed)!)).toBe(meant));
 test.each(['', 'colour', 'N furlongs', 'from'])('the heading %j means nothing here', (typed) => expect(columnFor(typed)).toBeUndefined());
 
@@ -62,4 +62,13 @@ test('a row that does not fit says under which heading, and an impossible value 
   expect(readCsvRow(columns, ['Bag', '140', '20 kg'])).toMatchObject({ ok: false, problems: [{ path: 'N %', message: expect.stringMatching(/more than the whole/) }] });
   expect(readCsvRow(columns, ['Bag', '5', '', '3 furlongs', '9.90'])).toMatchObject({ ok: false, problems: [{ path: 'package (2)' }] });
   expect(readCsvRow(columns, ['Bag', '5', '20 kg'])).toMatchObject({ ok: true, value: { name: 'Bag', offers: [{ size: 20, unit: 'kg' }] } });
+});
+
+test('a price has the currency of its row, else that of the file, and without either it is refused', () => {
+  const columns = ['name', 'package', 'price', 'currency'].map(columnFor);
+  const price = (cells: readonly string[], currency?: string) => { const read = readCsvRow(columns, cells, currency); return read.ok ? read.value.offers[0]?.price : read.problems; };
+  expect(price(['Bag', '20 kg', '9.90', 'usd'], 'EUR')).toEqual({ amount: '9.90', currency: 'USD' });
+  expect(price(['Bag', '20 kg', '9.90', ''], 'GBP')).toEqual({ amount: '9.90', currency: 'GBP' });
+  expect(price(['Bag', '20 kg', '9.90'])).toEqual([{ path: 'price', message: expect.stringMatching(/expected a three-letter currency code/) }]);
+  expect(price(['Bag', '20 kg', ''])).toBeUndefined();
 });

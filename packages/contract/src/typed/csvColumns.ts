@@ -70,10 +70,26 @@ export function headingOf(column: CsvColumn): string {
 
 const SYMBOLS = new Map(ANALYTES.flatMap((analyte) => basesOf(analyte).flatMap((b) => [b, basisWord(b, 'available')]).map((basis) => [symbolOf(analyte, basis).toLowerCase(), { analyte, basis }] as const)));
 
+/** Other words for our headings, as people's own sheets have them. */
+const ALSO: readonly (readonly [string, readonly string[]])[] = [
+  ['name', ['product', 'product name', 'bag', 'item', 'material', 'description']], ['seller', ['supplier', 'shop', 'store', 'vendor', 'brand', 'maker', 'manufacturer']],
+  ['derived from', ['ingredients', 'made from', 'sources']], ['note', ['notes', 'comment', 'comments', 'remark', 'remarks']], ['stock', ['in stock', 'stock on hand', 'on hand']],
+  ['package', ['size', 'bag size', 'pack size', 'package size', 'weight', 'net weight', 'contents']], ['price', ['cost', 'bag price', 'unit price']], ['seen on', ['date', 'price date']],
+  ['rate', ['label rate', 'application rate', 'directions', 'dose']], ['times a year', ['applications a year', 'applications']], ['density kg/L', ['density', 'bulk density']],
+];
+const OURS = new Map(ALSO.flatMap(([ours, words]) => words.map((word) => [word, ours.toLowerCase()] as const)));
+
+/** A heading in one spelling: subscripts as digits, ppm as mg/kg, a unit or a currency out of its brackets. */
+function plainHeading(words: string): string {
+  const plain = words.trim().replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d))).replace(/\s*[([]([^()[\]]*)[)\]]/g, ' $1').replace(/\bppm\b/i, 'mg/kg').replace(/\s+/g, ' ');
+  const priced = plain.replace(/ (?:[A-Z]{3}|[€$£])$/, '').toLowerCase();
+  return OURS.get(priced) ?? (priced === 'price' ? priced : (OURS.get(plain.toLowerCase()) ?? plain.toLowerCase()));
+}
+
 /** What a heading means, for our own headings and near spellings of them; undefined when it says nothing that is known. */
 export function columnFor(heading: string): CsvColumn | undefined {
   const [, words = '', number] = /^(.*?)(?:\s*\((\d{1,2})\))?$/.exec(heading.trim()) ?? [];
-  const plain = words.trim().toLowerCase();
+  const plain = plainHeading(words);
   const nth = number === undefined ? 1 : Number(number);
   if (plain === ORDER_HEADING) return { kind: 'order' };
   const field = CSV_FIELDS.find((f) => f.toLowerCase() === plain || f.toLowerCase().replace(/ kg\/l$/, '') === plain);

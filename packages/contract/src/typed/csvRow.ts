@@ -39,9 +39,13 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
   densityKgPerL: 'density kg/L', derivedFrom: 'derived from', longevity: 'lasts days', carbonToNitrogen: 'C:N', saltIndex: 'salt index', limingPer100Kg: 'liming kg CaCO3/100 kg', labelText: 'label text',
 };
 
-/** A row as the product it makes, or everything about it that does not fit, each under its column's heading. @param columns what each cell means; undefined is left out */
-export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[]): Validated<ProductInput> {
-  const text = productFromRow(columns, cells.map(unguarded));
+/**
+ * A row as the product it makes, or everything about it that does not fit, each under its column's heading.
+ * @param columns what each cell means; undefined is left out
+ * @param currency that of prices whose row names none; without it such a price is refused
+ */
+export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[], currency = ''): Validated<ProductInput> {
+  const text = productFromRow(columns, cells.map(unguarded), currency);
   const read = readProduct(text);
   const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({ ok: false, problems: problems.map((p) => ({ ...p, path: headingAt(p.path, text) })) });
   if (read.problems.length > 0) return refused(read.problems);
@@ -57,7 +61,7 @@ const withPart = <Row,>(rows: readonly Row[], blank: () => Row, { part, nth }: {
   Array.from({ length: Math.max(rows.length, nth) }, (_, i) => (i === nth - 1 ? { ...(rows[i] ?? blank()), [part]: cell.trim() } : (rows[i] ?? blank())));
 
 /** A row's cells as the text of a product; columns without a meaning are left out. */
-function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[]): ProductText {
+function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[], currency: string): ProductText {
   let product: ProductText = { ...blankProduct(), analysis: [], offers: [], directions: [] };
   const lines: { key: string; line: LineText }[] = [];
   let order: readonly string[] = [];
@@ -66,7 +70,7 @@ function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: read
     if (!column || cell.trim() === '') return;
     if (column.kind === 'field') product = FIELDS[column.field].set(product, cell);
     else if (column.kind === 'order') order = cell.split(';').map((heading) => keyOf(columnFor(heading)));
-    else if (column.kind === 'row') product = { ...product, ...(column.list === 'offers' ? { offers: withPart(product.offers, blankOffer, column, cell) } : { directions: withPart(product.directions, blankDirection, column, cell) }) };
+    else if (column.kind === 'row') product = { ...product, ...(column.list === 'offers' ? { offers: withPart(product.offers, () => blankOffer(currency), column, cell) } : { directions: withPart(product.directions, blankDirection, column, cell) }) };
     else {
       const key = keyOf(column);
       const found = lines.find((l) => l.key === key) ?? { key, line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' } };

@@ -2,7 +2,7 @@ import { Controller, Get, HttpCode, HttpStatus, Param, ParseUUIDPipe, Post, Quer
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import type { Request, Response } from 'express';
 import { Readable } from 'node:stream';
 import { MOST_CSV_BYTES, MOST_CSV_COLUMNS, type CsvProgress, type CsvReport } from '@wheat-ledger/contract';
@@ -34,6 +34,11 @@ class CsvQueryDto {
   @MaxLength(80, { each: true, message: 'Expected headings of at most 80 characters.' })
   columns?: string[];
 
+  /** The currency of prices that have none in their row. */
+  @IsOptional()
+  @Matches(/^[A-Z]{3}$/, { message: 'Expected a three-letter currency code such as EUR.' })
+  currency?: string;
+
   @IsOptional()
   @IsUUID('4', { message: 'Expected job as an id such as 3f2b8c1e-….' })
   job?: string;
@@ -54,13 +59,13 @@ export class CsvController {
   @ApiConsumes('text/csv')
   @ApiBody({ schema: { type: 'string' } })
   @Throttle({ default: { limit: 120, ttl: 60_000 } })
-  async import(@Req() request: Request, @Res({ passthrough: true }) response: Response, @Query(inputPipe(CsvQueryDto)) { write, columns, job }: CsvQueryDto): Promise<CsvReport> {
+  async import(@Req() request: Request, @Res({ passthrough: true }) response: Response, @Query(inputPipe(CsvQueryDto)) { write, columns, currency, job }: CsvQueryDto): Promise<CsvReport> {
     const gone = new AbortController();
     response.once('close', () => { if (!response.writableFinished) gone.abort(); });
     const length = request.headers['content-length'];
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_CSV_BYTES);
-      return this.csv.import({ body: request, ofBytes: length === undefined ? undefined : Number(length), columns, write: write === 'yes', job, signal: gone.signal });
+      return this.csv.import({ body: request, ofBytes: length === undefined ? undefined : Number(length), columns, write: write === 'yes', currency, job, signal: gone.signal });
     });
   }
 

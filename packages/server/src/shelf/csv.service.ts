@@ -21,6 +21,8 @@ export interface CsvUpload {
   /** A meaning for each column as one of our own headings; '' leaves it out. Without it the file's headings speak for themselves. */
   readonly columns: readonly string[] | undefined;
   readonly write: boolean;
+  /** That of prices whose row names none; such prices are refused without it. */
+  readonly currency: string | undefined;
   /** Name under which others may ask how far it is. */
   readonly job: string | undefined;
   /** Stops the reading; nothing is written then. */
@@ -80,7 +82,7 @@ export class CsvService {
     const attempt = async (): Promise<void> => {
       for await (const some of this.batches(upload)) {
         upload.signal.throwIfAborted();
-        const read = some.map(({ row, cells, columns }) => ({ row, read: readCsvRow(columns, cells) }));
+        const read = some.map(({ row, cells, columns }) => ({ row, read: readCsvRow(columns, cells, upload.currency) }));
         const good = read.flatMap(({ read: r }) => (r.ok ? [{ input: r.value }] : []));
         const bad = read.flatMap(({ row, read: r }) => (r.ok ? [] : [{ row, message: r.problems.map((p) => `${p.path}: ${p.message}`).join(' ') }]));
         if (upload.write) await this.products.createMany(good, batch);

@@ -100,8 +100,8 @@ export const api = createApi({
       invalidatesTags: (result) => (result?.written ? [...ALL_TAGS] : []),
     }),
     /** Looks into a CSV file of bags, and writes what fits when told to. */
-    importCsv: build.mutation<CsvReport, { file: File; columns: readonly string[]; job: string; write: boolean }>({
-      query: ({ file, columns, job, write }) => ({ url: 'shelf/csv', method: 'POST', params: { columns: JSON.stringify(columns), job, write: write ? 'yes' : 'no' }, headers: { 'Content-Type': 'text/csv' }, body: file }),
+    importCsv: build.mutation<CsvReport, { file: File; columns: readonly string[]; currency: string | undefined; job: string; write: boolean }>({
+      query: ({ file, columns, currency, job, write }) => ({ url: 'shelf/csv', method: 'POST', params: { columns: JSON.stringify(columns), ...(currency ? { currency } : {}), job, write: write ? 'yes' : 'no' }, headers: { 'Content-Type': 'text/csv' }, body: file }),
       invalidatesTags: (result) => (result?.written ? ['product', 'journal'] : []),
     }),
     csvProgress: build.query<CsvProgress, { job: string }>({ query: ({ job }) => `shelf/csv/${job}` }),

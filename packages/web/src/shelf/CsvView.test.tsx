@@ -4,14 +4,14 @@ import type { CsvReport } from '@wheat-ledger/contract';
 import { show } from '../../test/show';
 import { CsvView } from './CsvView';
 
-interface Sent { readonly path: string; readonly write: string | null; readonly columns: readonly string[] }
+interface Sent { readonly path: string; readonly write: string | null; readonly columns: readonly string[]; readonly currency?: string }
 const sent: Sent[] = [];
 /** Answers every trial and every write with what a test says the server found. */
 function serverSays(report: Partial<CsvReport>, status = 200): void {
   globalThis.fetch = jest.fn(async (input: RequestInfo | URL) => {
     const url = new URL((input as Request).url);
     if ((input as Request).method === 'GET') return new Response(JSON.stringify({ items: [], next: null }), { headers: { 'content-type': 'application/json' } });
-    sent.push({ path: url.pathname, write: url.searchParams.get('write'), columns: JSON.parse(url.searchParams.get('columns') ?? '[]') as string[] });
+    sent.push({ path: url.pathname, write: url.searchParams.get('write'), columns: JSON.parse(url.searchParams.get('columns') ?? '[]') as string[], ...(url.searchParams.has('currency') ? { currency: url.searchParams.get('currency') ?? '' } : {}) });
     const body = url.pathname.endsWith('/undo') ? { takenOut: 2, changedSince: 1 } : { rows: 3, good: 3, bad: 0, problems: [], written: url.searchParams.get('write') === 'yes', batch: null, ...report };
     return new Response(JSON.stringify(status === 200 ? body : { type: '/problems/no-text', title: 'Wrong kind', status, detail: 'Read a program, expected CSV text saved as UTF-8.' }), { status, headers: { 'content-type': 'application/json' } });
   });
@@ -39,6 +39,23 @@ test('saying what a column means tries the file anew with that meaning', async (
   await userEvent.selectOptions(screen.getByLabelText('Column colour, means'), 'seller');
   await waitFor(() => expect(sent.at(-1)?.columns).toEqual(['name', 'seller', 'N %']));
   expect(sent.every((s) => s.write === 'no')).toBe(true);
+});
+
+test('prices without a currency are asked for one, which a heading may tell; with a column for it nothing is asked', async () => {
+  serverSays({});
+  await show(<CsvView />);
+  await choose('name,size,Price (USD)\nOne,20 kg,9.90\n');
+  await screen.findByTestId('csv-tried');
+  expect(sent.at(-1)).toMatchObject({ columns: ['name', 'package', 'price'], currency: 'USD' });
+  const asked = screen.getByLabelText<HTMLInputElement>(/Prices are in/);
+  await userEvent.clear(asked);
+  await userEvent.type(asked, 'gb');
+  expect(document.body.textContent).toContain('Read “GB”, expected three letters such as EUR.');
+  await waitFor(() => expect(sent.at(-1)).not.toHaveProperty('currency'));
+  await userEvent.type(asked, 'p');
+  await waitFor(() => expect(sent.at(-1)?.currency).toBe('GBP'));
+  await userEvent.selectOptions(screen.getByLabelText('Column size, means'), 'currency');
+  expect(screen.queryByLabelText(/Prices are in/)).toBeNull();
 });
 
 test('rows that do not fit are told by number, counted beyond the first, and only the rest is offered', async () => {

@@ -44,21 +44,21 @@ function peek(file: File): Promise<Table | string> {
 }
 
 /** Sends the file to be tried whenever the meaning of a column changes, and to be written when told to. */
-function useCsvImport({ file }: Table, columns: readonly string[]) {
+function useCsvImport({ file }: Table, columns: readonly string[], currency: string | undefined) {
   const [send] = useImportCsvMutation();
   const [tried, setTried] = useState<{ readonly report: CsvReport } | { readonly trouble: string }>();
   const [writing, setWriting] = useState<{ readonly job: string; readonly abort: () => void }>();
   const [done, setDone] = useState<{ readonly words: string; readonly batch?: string }>();
   useEffect(() => {
     setTried(undefined);
-    const trial = send({ file, columns, job: crypto.randomUUID(), write: false });
+    const trial = send({ file, columns, currency, job: crypto.randomUUID(), write: false });
     void trial.then((result) => setTried(result.error ? { trouble: problemOf(result.error).detail } : { report: result.data }), () => undefined);
     return () => trial.abort();
-  }, [send, file, columns]);
+  }, [send, file, columns, currency]);
   const { data: progress } = useCsvProgressQuery({ job: writing?.job ?? '' }, { skip: !writing, pollingInterval: 300 });
   const write = async (): Promise<void> => {
     const job = crypto.randomUUID();
-    const sent = send({ file, columns, job, write: true });
+    const sent = send({ file, columns, currency, job, write: true });
     setWriting({ job, abort: () => sent.abort() });
     const result = await sent;
     setWriting(undefined);
@@ -68,10 +68,17 @@ function useCsvImport({ file }: Table, columns: readonly string[]) {
   return { tried, writing, done, progress: writing && progress, write, again: () => setDone(undefined) };
 }
 
+const CURRENCY = /^[A-Z]{3}$/;
+/** The currency that a heading such as "Price (USD)" names. */
+const currencyIn = (heading: readonly string[]): string => heading.flatMap((h) => /\b(?:price|cost)\W*([A-Z]{3})\b/i.exec(h)?.[1]?.toUpperCase() ?? [])[0] ?? 'EUR';
+const hasPart = (columns: readonly (CsvColumn | undefined)[], part: string): boolean => columns.some((c) => c?.kind === 'row' && c.list === 'offers' && c.part === part);
+
 function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
   const [columns, setColumns] = useState<readonly (CsvColumn | undefined)[]>(() => table.heading.map(columnFor));
   const meanings = useMemo(() => columns.map((c) => (c ? headingOf(c) : '')), [columns]);
-  const { tried, writing, done, progress, write, again } = useCsvImport(table, meanings);
+  const [currency, setCurrency] = useState(() => currencyIn(table.heading));
+  const asksCurrency = hasPart(columns, 'price') && !hasPart(columns, 'currency');
+  const { tried, writing, done, progress, write, again } = useCsvImport(table, meanings, asksCurrency && CURRENCY.test(currency) ? currency : undefined);
   const report = tried && 'report' in tried ? tried.report : undefined;
   return (
     <section className="mt-5" data-testid="csv-import">
@@ -101,6 +108,9 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
           </tbody>
         </table>
       </div>
+      {asksCurrency && (
+        <label className="mt-3 flex items-center gap-2">Prices are in<input className="field !w-20" value={currency} maxLength={3} aria-invalid={!CURRENCY.test(currency)} onChange={(e) => setCurrency(e.target.value.toUpperCase())} /><span className="text-sm text-faint">{CURRENCY.test(currency) ? 'since no column names a currency' : `Read “${currency}”, expected three letters such as EUR.`}</span></label>
+      )}
       <div className="mt-3" aria-live="polite">
         {!tried && <p className="text-faint">Trying every row …</p>}
         {tried && 'trouble' in tried && <div role="alert"><Remark tone="caution">{tried.trouble}</Remark></div>}
