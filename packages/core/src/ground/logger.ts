@@ -30,17 +30,33 @@ function columnOf(heading: string): LoggerColumn {
   return { heading, means, factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1, offset: fahrenheit ? -160 / 9 : 0 };
 }
 
-/** An ISO date from the ways loggers write one. 03/04/2026 could be March or April and is not guessed. @example readDate('14.3.2026 06:00') // '2026-03-14' */
-export function readDate(text: string): string | undefined {
+/** Which comes first in 03/04/2026: the day or the month. */
+type SlashOrder = 'day' | 'month' | undefined;
+const SLASHED = /^\s*(\d{1,2})\/(\d{1,2})\/(\d{4})(?!\d)/;
+
+/** A logger writes all its dates alike: one that can only be read one way tells how the others are meant. Undefined when none does, or when they contradict. */
+function slashOrder(texts: readonly string[]): SlashOrder {
+  const found = texts.map((text) => SLASHED.exec(text));
+  const dayFirst = found.some((m) => Number(m?.[1]) > 12);
+  const monthFirst = found.some((m) => Number(m?.[2]) > 12);
+  return dayFirst === monthFirst ? undefined : dayFirst ? 'day' : 'month';
+}
+
+/**
+ * An ISO date from the ways loggers write one. 03/04/2026 could be March or April and is not guessed.
+ * @param order which comes first before a stroke, where the rest of the file tells
+ * @example readDate('14.3.2026 06:00') // '2026-03-14'
+ */
+export function readDate(text: string, order?: SlashOrder): string | undefined {
   const iso = /^\s*(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/.exec(text);
   if (iso) return dateOf(iso[1], iso[2], iso[3]);
   const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4})(?!\d)/.exec(text);
   if (dotted) return dateOf(dotted[3], dotted[2], dotted[1]);
-  const slashed = /^\s*(\d{1,2})\/(\d{1,2})\/(\d{4})(?!\d)/.exec(text);
+  const slashed = SLASHED.exec(text);
   if (!slashed) return undefined;
   const [first, second] = [Number(slashed[1]), Number(slashed[2])];
-  if (first > 12) return dateOf(slashed[3], slashed[2], slashed[1]);
-  return second > 12 || first === second ? dateOf(slashed[3], slashed[1], slashed[2]) : undefined;
+  if (first > 12 || (order === 'day' && second <= 12)) return dateOf(slashed[3], slashed[2], slashed[1]);
+  return second > 12 || first === second || order === 'month' ? dateOf(slashed[3], slashed[1], slashed[2]) : undefined;
 }
 
 function dateOf(year = '', month = '', day = ''): string | undefined {
@@ -51,28 +67,48 @@ function dateOf(year = '', month = '', day = ''): string | undefined {
 
 const isSum = (what: Logged): boolean => what.endsWith('Mm');
 
+/** Loggers write their name and number above the headings: the headings are the first of some rows that name a date and something measured. */
+const MOST_ABOVE = 30;
+function headingRow(rows: readonly (readonly string[])[]): number {
+  const at = rows.slice(0, MOST_ABOVE).findIndex((cells) => {
+    const meanings = cells.map((cell) => columnOf(cell).means);
+    return meanings.includes('date') && meanings.some((m) => m !== undefined && m !== 'date');
+  });
+  return Math.max(0, at);
+}
+
+/** The column of dates: of several that say so, such as time and date, the first that holds dates. */
+function dateColumn(columns: readonly LoggerColumn[], data: readonly (readonly string[])[]): number {
+  const named = columns.flatMap((c, at) => (c.means === 'date' ? [at] : []));
+  const holds = (at: number): boolean => data.slice(0, 50).some((cells) => /\d[-./]\d{1,2}[-./]\d/.test(cells[at] ?? ''));
+  return named.find(holds) ?? named[0] ?? -1;
+}
+
 /**
- * Reads a logger's rows, the first being headings, into days: temperatures are averaged over a day's readings, water is summed. Empty cells and cells
+ * Reads a logger's rows, headings first, into days: temperatures are averaged over a day's readings, water is summed. Empty cells and cells
  * that are no number are left out and told; a day without a reading stays unmeasured, never zero.
  *
  * @param rows cells as a CSV reader gives them
  * @example readLogger([['date', 'soil °C'], ['2026-05-01 06:00', '9.5'], ['2026-05-01 18:00', '12.5']]) // one day, 11 °C
  */
 export function readLogger(rows: readonly (readonly string[])[]): LoggerReading {
-  const [heading, ...data] = rows;
+  const headingAt = headingRow(rows);
+  const heading = rows[headingAt];
+  const data = rows.slice(headingAt + 1);
   if (!heading || data.length === 0) return { kind: 'unreadable', reason: 'Expected a heading line and at least one reading.' };
   const columns = heading.map(columnOf);
-  const dateAt = columns.findIndex((c) => c.means === 'date');
+  const dateAt = dateColumn(columns, data);
   if (dateAt < 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.` };
   const measured = columns.flatMap((c, at) => (c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : []));
   if (measured.length === 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one such as soil °C, rain mm or ET mm.` };
 
   const problems: { row: number; message: string }[] = [];
   const days = new Map<string, Partial<Record<Logged, number[]>>>();
+  const order = slashOrder(data.map((cells) => cells[dateAt] ?? ''));
   data.forEach((cells, i) => {
     if (cells.every((c) => c.trim() === '')) return;
-    const row = i + 2;
-    const date = readDate(cells[dateAt] ?? '');
+    const row = headingAt + i + 2;
+    const date = readDate(cells[dateAt] ?? '', order);
     if (!date) return void problems.push({ row, message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.` });
     const day = days.get(date) ?? {};
     for (const { at, means, factor, offset } of measured) {

@@ -126,6 +126,18 @@ test.each([
   ['only bad cells', [['date', 'rain'], ['2026-01-01', '−5000']], /expected 0 to 1000/],
 ])('a file with %s is refused in words', (_name, rows, words) => expect(readLogger(rows)).toMatchObject({ kind: 'unreadable', reason: expect.stringMatching(words) }));
 
+test('one date that can only be read one way tells how the others of the file are meant; dates that contradict are not guessed', () => {
+  const days = (...dates: string[]) => { const read = readLogger([['date', 'rain'], ...dates.map((d) => [d, '1'])]); return read.kind === 'log' ? [read.log.from, read.days, read.problems.length] : read.reason; };
+  expect(days('03/04/2026', '13/04/2026')).toEqual(['2026-04-03', 2, 0]);
+  expect(days('03/04/2026', '03/13/2026')).toEqual(['2026-03-04', 2, 0]);
+  expect(days('03/04/2026', '05/04/2026')).toMatch(/expected a date/);
+  expect(days('03/04/2026', '13/04/2026', '04/13/2026')).toEqual(['2026-04-13', 1, 1]);
+});
+test('what a logger writes above its headings is passed over, a column of times is not taken for the dates, and rows keep their numbers', () => {
+  const read = readLogger([['Logger', 'LG-7'], ['Site', 'leek bed'], ['Time', 'Date', 'Soil temp °C'], ['06:00', '2026-05-01', '9'], ['06:00', '2026-05-02', 'E4']]);
+  expect(read).toMatchObject({ kind: 'log', log: { from: '2026-05-01', series: { soilC: [9, null] } }, problems: [{ row: 5 }] });
+});
+
 test('a bad cell is told by its row and leaves the rest', () => {
   const read = readLogger([['date', 'soil °C'], ['2026-05-01', 'E4'], ['2026-05-02', '99'], ['2026-05-03', '12']]);
   expect(read).toMatchObject({ kind: 'log', log: { series: { soilC: [null, null, 12] } }, problems: [{ row: 2 }, { row: 3 }] });
