@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { readSoilSlip } from '../../ground/index.js';
 import { direction } from '../../../test/bags.js';
 import { readSoilSlip } from '../../ground/index.js';
 import { readLabel } from './readLabel.js';
