@@ -43,6 +43,11 @@ test('a megabyte of anything is read up to its limit, and that is said', () => {
   expect(readLabel('('.repeat(200_000)).analysis).toEqual([]);
 });
 
+test('a row of numbers is no line of a label, and is told at once however many lines there are', () => {
+  const rows = readLabel(Array.from({ length: 400 }, () => '1 '.repeat(200)).join('\n'));
+  expect(new Set(rows.lines.map((l) => l.says))).toEqual(new Set(['more than 24 numbers in a line']));
+});
+
 const labelish = fc.array(fc.oneof(fc.string({ maxLength: 40 }), fc.constantFrom('Nitrogen', 'P2O5', '5%', '<', '…', '. . . .', '(3 % P)', '5-3-4', '\t', 'derived from', '1,5', 'mg/kg', 'dry matter', 'moisture', 'net weight', 'density', '\u0000')), { maxLength: 30 }).map((parts) => parts.join(' '));
 test('no text makes it throw, and no number is invented: each one stands in its line', () => {
   fc.assert(fc.property(fc.array(labelish, { maxLength: 6 }).map((l) => l.join('\n')), (text) => {

@@ -14,6 +14,8 @@ import { commaIn, findValues, settleThousands, unclearWords, type CommaMark } fr
 /** Longer texts are no labels: what is beyond is left out, and that is said. */
 const MOST_LINES = 400;
 const MOST_PER_LINE = 400;
+/** More numbers than any line of a label has; they could not be told apart, and would only take time. */
+const MOST_VALUES = 24;
 
 const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
 
@@ -84,6 +86,7 @@ function noNumber(line: string): string | undefined {
 }
 
 function readLine(line: string, number: number, context: Context): Read {
+  if (findValues(line).length > MOST_VALUES) return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
   if (INGREDIENTS.test(line)) {
     const ingredients = readIngredientWords(line.replace(INGREDIENTS, ''));
     context.inIngredients = true;
