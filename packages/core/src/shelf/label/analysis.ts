@@ -7,7 +7,7 @@ import type { Finding } from '../labelChecks.js';
 import { declaredRange } from '../massFraction.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
-import { analyteNamed, type NamedAnalyte } from './names.js';
+import { analyteNamed, plainName, type NamedAnalyte } from './names.js';
 import { pairsIn, type Pair } from './pairs.js';
 import type { Read } from './reading.js';
 import { bracketUnit, joinSpans, type FoundValue } from './values.js';
@@ -97,7 +97,11 @@ function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: 
   const { name, extract } = extractIn(printed, context);
   const named = analyteNamed(name);
   switch (named?.kind) {
-    case undefined: sorted.unread.push(found.text); return;
+    case undefined:
+      // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
+      if (plainName(before) === '' && sorted.figures.length > 0) sorted.refused = `more than one value for ${analyteName(sorted.figures.at(-1)?.analyte ?? 'N')}: leave the one that is meant`;
+      else sorted.unread.push(found.text);
+      return;
     case 'either': sorted.refused = `${found.text} could be ${named.of}: say which`; return;
     case 'salt': sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`; return;
     case 'liming':

@@ -17,7 +17,7 @@ const MOST_PER_LINE = 400;
 /** More numbers than any line of a label has; they could not be told apart, and would only take time. */
 const MOST_VALUES = 24;
 
-const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s+/g, ' ').trim();
+const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s*\|\s*(?=%|ppm|m?g\s*\/)/g, ' ').replace(/\s+/g, ' ').trim();
 
 const HEADING = /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|guarantee|content|nutrients?|contents? declaration|composition)\b|^(organic|mineral|npk|ec|eu|complex|straight)?\s*fertili[sz]er\b|^plant nutrients?\b|^lab(oratory)? (report|slip|results?)\b|^sample\b/i;
 const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
@@ -34,7 +34,8 @@ function readHeading(line: string, context: Context): Read | undefined {
   const heading = HEADING.test(line) || /:$/.test(line) || (named !== undefined && findValues(line).length === 0);
   const unit = unitIn(line);
   const extract = context.provenance !== 'measured' || findValues(line).length > 0 ? undefined : EXTRACT.test(line) ? true : TOTAL.test(line) ? false : undefined;
-  const dry = /\b(dry (matter|basis|weight|substance)|on dm|d\.m\.)\b/i.test(line);
+  // A heading of two columns, as received and dry, holds for neither.
+  const dry = /\b(dry (matter|basis|weight|substance)|on dm|d\.m\.)\b/i.test(line) && !/\b(as (is|received)|fresh|wet)\b/i.test(line);
   if (!heading && !(unit && findValues(line).length === 0) && !dry && extract === undefined) return undefined;
   if (extract !== undefined) context.extract = extract;
   if (unit) context.unit = unit;

@@ -109,6 +109,9 @@ test.each([
   ['Bulk density 0.55 g/cm3', 'density', 'a density of 0.55 kg/L'],
   ['Density at 20 °C: 1330 kg/m3', 'density', 'a density of 1.33 kg/L'],
   ['NPK ratio 3:1:2', 'notUnderstood', 'a number without a name that is known'],
+  ['NITROGEN | 5 | %', 'analysis', '5 % nitrogen'],
+  ['N | 5 % | P | 3 %', 'analysis', '5 % nitrogen; 3 % phosphorus'],
+  ['Nitrogen 0.9 % 1.4 %', 'notUnderstood', 'more than one value for nitrogen: leave the one that is meant'],
   ['Nitrogen 5 % Sparkle 12 %', 'notUnderstood', '5 % nitrogen; 12 % beside it was not understood'],
   ['N-P-K 5 - 10 - 10 plus 3% Fe', 'analysis', 'the grade 5-10-10; 3 % iron'],
   ['Net weight 20 kg 5-3-4', 'package', 'a package of 20 kg; the grade 5-3-4'],
@@ -125,6 +128,7 @@ test('a part is set aside where its total stands, before it or behind', () => {
   expect(readLabel('0.02 % chelated zinc\nZinc 0.05 %').analysis.map((f) => f.value)).toEqual([{ kind: 'number', value: 0.05 }]);
   expect(readLabel('Zinc 0.05 %\n0.02 % chelated zinc').lines[1]).toMatchObject({ kind: 'part' });
 });
+test('a heading of two columns, as received and dry, makes nothing dry', () => expect(readLabel('Analyte as received, dry basis\nNitrogen 0.9 %').analysis).toHaveLength(1));
 test('a figure whose own line is on dry matter waits alone, and the others are taken', () => {
   const text = 'N 5 %\nCd < 0.5 mg/kg d.m.\nPb 3 mg/kg on dry matter';
   expect(readLabel(text).analysis.map((f) => f.analyte)).toEqual(['N']);
