@@ -6,6 +6,8 @@ export interface Implication {
   readonly figure: Figure | undefined;
   /** What is missing, when there is no figure. */
   readonly lacks: string;
+  /** For the whole plot, where the figure is a need of ground. */
+  readonly whole?: Figure | undefined;
   /** What it is, where it is often taken for something else. */
   readonly explained?: string | undefined;
 }

@@ -1,4 +1,5 @@
 import { wheatStrip } from '../../test/bags.js';
+import { literal } from '../figure/index.js';
 import { soilImplications } from './implications.js';
 import type { SoilReport } from './soilReport.js';
 import { readSoilSlip } from './readSoilSlip.js';
@@ -43,6 +44,14 @@ test('every nutrient in mg/kg has its stock, once by each method; what is below 
 });
 test('a bulk density in the report replaces the class average: 0.5 kg/L over 15 cm is 75 kg/m², 20 mg/kg are 1.5 g/m² exactly', () => {
   expect(find('Bulk density 0.5 kg/L\nP (Olsen) 20 mg/kg', 'phosphorus')?.figure?.value).toEqual({ low: expect.closeTo(1.5, 9), mid: expect.closeTo(1.5, 9), high: expect.closeTo(1.5, 9) });
+});
+test('a lime at hand is needed in the measure of its neutralising value, and on the whole plot by its area: ÷ 0.5, × 900 m²', () => {
+  const lime = { name: 'Wood ash', neutralisingValue: literal('neutralising value', 0.5, 'of pure CaCO₃', 'label', 'bag') };
+  const pure = find('pH 5.5', 'Pure lime')!;
+  const ash = soilImplications(report('pH 5.5'), wheatStrip, 6.5, 'US', lime).find((r) => r.name === 'Wood ash to pH 6.5')!;
+  expect(ash.figure!.value.mid).toBeCloseTo(2 * pure.figure!.value.mid, 9);
+  expect(ash.whole!.value.mid).toBeCloseTo(900 * ash.figure!.value.mid, 9);
+  expect(find('pH 7.5', 'Elemental sulfur')?.whole?.unit).toBe('kg');
 });
 test('on peat the soil is lighter: lime for 195 × 0.3 ÷ 1.3 kg/m²', () => {
   const lime = soilImplications(report('pH 5.5'), { ...wheatStrip, texture: 'peat' }, 6.5, 'US').find((r) => r.name.startsWith('Pure lime'));

@@ -23,38 +23,50 @@ function stocks(report: SoilReport, soil: Figure): readonly Implication[] {
   });
 }
 
+/** A lime at hand, by its neutralising value as a share of pure CaCO₃. */
+export interface Lime {
+  readonly name: string;
+  readonly neutralisingValue: Figure;
+}
+
+/** What a need of ground comes to on the whole plot. */
+const onPlot = (site: Site, need: Figure | undefined): Figure | undefined => need && product('on the whole plot', 'kg', [need, literal('area of the plot', site.areaM2, 'm²', 'measured', 'the plot')]);
+
 /** Lime or sulfur to a pH: the one or the other, or neither when it is there already. */
-function toPH(report: SoilReport, site: Site, goal: number | undefined, soil: Figure): Implication {
+function toPH(report: SoilReport, site: Site, goal: number | undefined, soil: Figure, lime: Lime | undefined): Implication {
   const now = soilFigure(report, 'pH') ?? (site.pH === undefined ? undefined : literal('pH', site.pH, '', 'measured', 'the plot'));
   const up = goal !== undefined && now !== undefined && goal > now.value.mid;
-  const name = up ? `Pure lime to pH ${goal}` : `Elemental sulfur to pH ${goal ?? '…'}`;
+  const name = up ? `${lime?.name ?? 'Pure lime'} to pH ${goal}` : `Elemental sulfur to pH ${goal ?? '…'}`;
   if (now === undefined) return { name, figure: undefined, lacks: 'pH' };
   if (goal === undefined || goal === now.value.mid) return { name, figure: undefined, lacks: 'a pH to reach, other than today’s' };
   const percent = soilFigure(report, 'freeLime', undefined, ['%']);
   const freeLime = percent && product('free lime, by weight', 'kg/kg', [percent, constant('kg/kg per %', 0.01, 'kg/kg per %', 'by definition')]);
-  return { name, figure: up ? limeNeed(now, goal, site.texture, soil) : sulfurNeed(now, goal, site.texture, soil, freeLime), lacks: '' };
+  const figure = up ? limeNeed(now, goal, site.texture, soil, lime?.neutralisingValue) : sulfurNeed(now, goal, site.texture, soil, freeLime);
+  return { name, figure, whole: onPlot(site, figure), lacks: '' };
 }
 
 /**
  * Everything that follows from one soil report on a site: exchange capacity and saturations, sodium, gypsum, lime or sulfur, and stocks.
  * @param pHGoal the pH to reach; undefined leaves lime and sulfur out
  * @param school where sodic begins, which is also the goal for gypsum
+ * @param lime what is at hand; pure lime when nothing is named
  * @returns figures in the order they are read, each with its working, or with the words for what it lacks
  * @example soilImplications(report, site, 6.5, 'US').find((r) => r.name === 'Sodium adsorption ratio')?.figure
  */
-export function soilImplications(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool): readonly Implication[] {
+export function soilImplications(report: SoilReport, site: Site, pHGoal: number | undefined, school: SodicSchool, lime?: Lime): readonly Implication[] {
   const soil = soilMass(report.depthM, site.texture, soilFigure(report, 'bulkDensity', undefined, ['kg/L']));
   const exchange = exchangeOf(report);
   const cec = soilFigure(report, 'CEC') ?? exchange?.cec;
   const sar = reportSar(report);
   const esp = reportEsp(report);
+  const gypsum = esp && cec && gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil);
   return [
     { name: 'Cation exchange capacity, from cations', figure: exchange?.cec, lacks: 'exchangeable Ca, Mg, K and Na', explained: SOIL_ANALYTE_EXPLAINED.CEC },
     ...(exchange ? CATIONS.map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' })) : []),
     { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste' },
     { name: 'Exchangeable sodium', figure: esp, lacks: 'the same' },
-    { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: esp && cec && gypsumNeed(esp, SODIC_SCHOOLS[school], cec, soil), lacks: 'exchangeable sodium and CEC' },
-    toPH(report, site, pHGoal, soil),
+    { name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`, figure: gypsum, whole: onPlot(site, gypsum), lacks: 'exchangeable sodium and CEC' },
+    toPH(report, site, pHGoal, soil, lime),
     ...stocks(report, soil),
   ];
 }

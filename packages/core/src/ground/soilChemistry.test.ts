@@ -30,7 +30,7 @@ test('sulfur: one pH on loam over 195 kg/m²: 35 × 195 ÷ 2 × 32.06e-6 = 0.109
   expect(sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil).value.mid).toBeCloseTo((35 * 195 * 32.06e-6) / 2, 9);
   expect(sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil, m(0.01, 'kg/kg')).value.mid - sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil).value.mid).toBeCloseTo(0.01 * 195 * 0.32, 9);
 });
-test('lime: one pH on clay at neutralising value 0.9: 60 × 195 × 50.04e-6 ÷ 0.9', () => expect(limeNeed(m(5.5, ''), 6.5, 'clay', exactSoil, 0.9).value.mid).toBeCloseTo((60 * 195 * 50.04e-6) / 0.9, 9));
+test('lime: one pH on clay at neutralising value 0.9: 60 × 195 × 50.04e-6 ÷ 0.9', () => expect(limeNeed(m(5.5, ''), 6.5, 'clay', exactSoil, m(0.9, 'of pure CaCO₃')).value.mid).toBeCloseTo((60 * 195 * 50.04e-6) / 0.9, 9));
 test('ranges stay ranges, and sand needs less than clay', () => {
   const sand = limeNeed(m(5.5, ''), 6.5, 'sand', exactSoil);
   expect(sand.value.low).toBeLessThan(sand.value.mid);

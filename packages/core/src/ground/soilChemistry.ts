@@ -89,12 +89,12 @@ export function sulfurNeed(phNow: Figure, phGoal: number, texture: Texture, soil
 
 /**
  * Lime to raise pH, kg/m²: ΔpH × buffering × soil mass × 50.04·10⁻⁶ ÷ neutralising value.
- * @param neutralisingValue share of pure CaCO3, 0–1.4
+ * @param neutralisingValue share of pure CaCO3, 0–1.4; undefined for pure lime
  */
-export function limeNeed(phNow: Figure, phGoal: number, texture: Texture, soil: Figure, neutralisingValue = 1): Figure {
+export function limeNeed(phNow: Figure, phGoal: number, texture: Texture, soil: Figure, neutralisingValue?: Figure): Figure {
   const change = difference('pH to gain', 'pH', literal('pH wanted', phGoal, '', 'guess', 'as typed'), phNow);
   const pure = product('as pure CaCO₃', 'kg/m²', [change, buffering(texture), soil, constant('kg CaCO₃ per mmol of acid', 50.04e-6, 'kg/mmol', 'CaCO3: 100.09 g ÷ 2')]);
-  return quotient('lime needed', 'kg/m²', pure, literal('neutralising value', neutralisingValue, 'of pure CaCO₃', 'label', 'as typed')) ?? pure;
+  return (neutralisingValue && quotient('lime needed', 'kg/m²', pure, neutralisingValue)) ?? pure;
 }
 
 /**

@@ -12,6 +12,6 @@ function Shown({ figure }: { figure: Figure }) {
 export const Implications = ({ rows, caption, testId }: { rows: readonly Implication[]; caption: string; testId: string }) => (
   <table className="ledger" data-testid={testId}>
     <caption className="sr-only">{caption}</caption>
-    <tbody>{rows.map(({ name, figure, lacks, explained }) => <tr key={name}><th scope="row">{name}{explained && <Explained>{explained}</Explained>}</th><td className="num">{figure ? <Shown figure={figure} /> : <span className="text-faint">needs {lacks}</span>}</td></tr>)}</tbody>
+    <tbody>{rows.map(({ name, figure, whole, lacks, explained }) => <tr key={name}><th scope="row" className="first-letter:uppercase">{name}{explained && <Explained>{explained}</Explained>}</th><td className="num">{figure ? <><Shown figure={figure} />{whole && whole.value.high > 0 && <span className="block text-sm text-faint"><FigureButton figure={whole} /> kg on the whole plot</span>}</> : <span className="text-faint">needs {lacks}</span>}</td></tr>)}</tbody>
   </table>
 );

@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { PlotRecord, SoilReportRecord } from '@wheat-ledger/contract';
 import { readSoilSlip } from '@wheat-ledger/core';
-import { idOf, samplePlots, show } from '../../test/show';
+import { idOf, productNamed, samplePlots, show } from '../../test/show';
 import { PlotSketch } from './ShapeFields';
 import { SoilReportEditor } from './SoilReportEditor';
 import { SoilReports } from './SoilReports';
@@ -36,6 +36,7 @@ test('what follows from the newest report changes with the pH wanted and the sch
   const row = (start: string): string => rows('derived').find((r) => r.startsWith(start)) ?? '';
   expect(row('Sodium adsorption ratio')).toBe('Sodium adsorption ratio8.00 ');
   expect(row('Gypsum to below ESP 15 %')).toBe('Gypsum to below ESP 15 %0 g/m²');
+  expect(row('Pure lime') || row('Elemental sulfur')).toMatch(/kg on the whole plot$/);
   const sodic = (): string => rows('conditions').find((r) => r.startsWith('sodic')) ?? '';
   expect(sodic()).toMatch(/^sodicno.*sodic from 15 % \(US\)$/);
   await userEvent.click(screen.getByRole('radio', { name: 'ESP 6 (Australia)' }));
@@ -127,4 +128,17 @@ test('EC and CEC are told apart where each stands', async () => {
   expect(rows('soil-history').find((r) => r.startsWith('electrical'))).toMatch(/how much salt is dissolved in the soil’s water, not what the soil can hold/);
   expect(rows('soil-history').find((r) => r.startsWith('cation'))).toMatch(/how much charge the soil has to hold/);
   expect(rows('derived').find((r) => r.startsWith('Cation'))).toMatch(/how much charge the soil has to hold.*needs exchangeable/);
+});
+
+test('lime is needed by what is at hand: a bag whose liming effect is known, or what is typical of a lime', async () => {
+  const bag = { ...productNamed('Barn straw'), id: idOf(801), name: 'Shed lime', limingPer100Kg: 50 };
+  await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'pH 5.5')], product: [bag] } });
+  const need = (): number[] => (rows('derived').find((r) => / to pH 6\.5/.test(r)) ?? '').replace(/kg on.*/, '').match(/[\d.]+(?=[–\s])/g)?.slice(1, 3).map(Number) ?? [];
+  const pure = need();
+  await userEvent.selectOptions(screen.getByLabelText('Lime at hand'), 'Shed lime');
+  expect(rows('derived').find((r) => r.startsWith('Shed lime to pH 6.5'))).toBeTruthy();
+  expect(pure.length).toBeGreaterThan(0);
+  expect(need().map((n, i) => Number((n / (pure[i] ?? NaN)).toFixed(1)))).toEqual(pure.map(() => 2));
+  await userEvent.selectOptions(screen.getByLabelText('Lime at hand'), 'Wood ash');
+  expect(rows('derived').find((r) => r.startsWith('Wood ash to pH 6.5'))).toMatch(/–/);
 });
