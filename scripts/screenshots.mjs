@@ -104,6 +104,8 @@ const VIEWS = [
   { name: 'ground-tall', path: '/ground', viewport: { ...DESK, height: 2700 } },
   { name: 'soil-conditions', path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=soil-history]'), (page) => page.waitForSelector('input[placeholder="Find a bag"]'), (page) => page.$eval('[data-testid=conditions]', (e) => e.scrollIntoView({ block: 'center' }))] },
   { name: 'soil-derived', path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=derived]'), (page) => page.waitForSelector('input[placeholder="Find a bag"]'), (page) => page.$eval('[data-testid=derived]', (e) => e.parentElement.scrollIntoView({ block: 'start' })), (page) => page.select('[data-testid=derived-asks] select', 'Wood ash')] },
+  { name: 'phone-derived', viewport: { ...PHONE, height: 1700 }, path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=derived]'), (page) => page.waitForSelector('[data-testid=soil-history]'), (page) => page.$eval('[data-testid=soil-history]', (e) => e.scrollIntoView({ block: 'start' }))] },
+  { name: 'evening-bag', theme: 'evening', viewport: { ...DESK, height: 1700 }, steps: [openNamed('Hollow Hen Pellets')] },
   { name: 'soil-slip', steps: [openSoilReport] },
   { name: 'weather', steps: [openPlot('sweetcorn', '/weather')] },
   { name: 'weather-dahlias', steps: [openPlot('dahlia', '/weather')] },
@@ -123,7 +125,7 @@ const VIEWS = [
   { name: 'evening-jars', theme: 'evening', steps: [openPlot('wheat', '/jars')] },
 ];
 /** Taken for a look, not kept. */
-const NOT_KEPT = ['bag-tall', 'versions', 'kitchen', 'filters', 'causes', 'csv', 'ground-tall', 'soil-conditions', 'soil-derived', 'soil-slip', 'weather-dahlias', 'jars', 'release-tall', 'evening-shelf', 'phone-price', 'phone-bag', 'elements-fed', 'phone-elements', 'phone-weather', 'phone-filters', 'evening-elements', 'evening-jars', 'book', 'mix-check'];
+const NOT_KEPT = ['bag-tall', 'versions', 'kitchen', 'filters', 'causes', 'csv', 'ground-tall', 'soil-conditions', 'soil-derived', 'phone-derived', 'evening-bag', 'soil-slip', 'weather-dahlias', 'jars', 'release-tall', 'evening-shelf', 'phone-price', 'phone-bag', 'elements-fed', 'phone-elements', 'phone-weather', 'phone-filters', 'evening-elements', 'evening-jars', 'book', 'mix-check'];
 
 async function take(browser, base, view) {
   const context = await browser.createBrowserContext();

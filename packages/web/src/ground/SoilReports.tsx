@@ -68,7 +68,7 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
             return (
               <tr key={rowKey(row)}>
                 <th scope="row">{SOIL_ANALYTE_NAMES[row.analyte]}{row.unit && <span className="text-faint">, {row.unit}</span>}{explained && <Explained>{explained}</Explained>}</th>
-                <td className="whitespace-nowrap text-faint">{SOIL_METHOD_NAMES[row.method]}</td>
+                <td className="text-faint sm:whitespace-nowrap">{SOIL_METHOD_NAMES[row.method]}</td>
                 {values.map((v, i) => <td key={oldestFirst[i]?.id} className="num">{v ? printDeclared(v) : '–'}</td>)}
                 <td><Trend values={values.flatMap((v) => (v?.kind === 'number' ? [v.value] : []))} /></td>
                 <td>{soilClass(row) ?? <span className="text-faint">–</span>}</td>

@@ -33,11 +33,11 @@ export function AnalysisRows() {
               const at = (part: string): string => `analysis.${i}.${part}`;
               return (
                 <tr key={field.id}>
-                  <td className="w-[29%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
-                  <td className="w-[15%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 0.4–0.7" /></td>
-                  <td className="w-[11%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
+                  <td className="w-[27%]"><SelectField name={at('analyte')} label={`Line ${i + 1}, nutrient`} bare options={ANALYTE_OPTIONS} /></td>
+                  <td className="w-[12%]"><TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 4–6" /></td>
+                  <td className="w-[13%]"><SelectField name={at('unit')} label={`Line ${i + 1}, unit`} bare options={options(ANALYSIS_UNITS)} /></td>
                   <td className="w-[13%]"><SelectField name={at('basis')} label={`Line ${i + 1}, given as`} bare options={basisOptions(lines[i])} /></td>
-                  <td className="w-[13%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
+                  <td className="w-[15%]"><SelectField name={at('provenance')} label={`Line ${i + 1}, from`} bare options={options(PROVENANCES)} /></td>
                   <td><TextField name={at('source')} label={`Line ${i + 1}, source`} bare /></td>
                   <td><RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} /></td>
                 </tr>

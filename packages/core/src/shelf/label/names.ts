@@ -1,19 +1,7 @@
-import type { Analyte, Basis } from '../../nutrient/index.js';
+import type { Analyte } from '../../nutrient/index.js';
+import { is, type NamedAnalyte } from './named.js';
+import { OTHER_LANGUAGES } from './otherLanguages.js';
 
-/** What a name on a label stands for. `partOnly` names a share of a nutrient that is already counted in its total, where that stands. */
-export type NamedAnalyte =
-  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis; readonly partOnly?: true }
-  /** A salt by its name: what of it is the element depends on its formula and its water. */
-  | { readonly kind: 'salt' }
-  /** A word for the oxide beside the symbol of the element: it could be either, more than twice apart for P. */
-  | { readonly kind: 'either'; readonly of: string }
-  | { readonly kind: 'protein' }
-  /** What an acid test finds of lime: CaCO₃ equivalent, no calcium. */
-  | { readonly kind: 'liming' }
-  | { readonly kind: 'moisture' }
-  | { readonly kind: 'dryMatter' };
-
-const is = (analyte: Analyte, basis: Basis = 'element'): NamedAnalyte => ({ kind: 'analyte', analyte, basis });
 const part = (analyte: Analyte): NamedAnalyte => ({ kind: 'analyte', analyte, basis: 'element', partOnly: true });
 
 const TRACES: readonly (readonly [string, Analyte])[] = [['iron', 'Fe'], ['manganese', 'Mn'], ['zinc', 'Zn'], ['copper', 'Cu'], ['boron', 'B'], ['molybdenum', 'Mo']];
@@ -31,6 +19,7 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
 
   [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
 
+  ...OTHER_LANGUAGES,
   [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
   [/\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
   [/\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b|^(nitrogen|n) organic$/, is('N.waterInsoluble')],
@@ -74,10 +63,12 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bmercury\b|^hg$/, is('Hg')], [/\bchromium\b|^cr$/, is('Cr')],
 ];
 
-/** A printed name made comparable: lower case, subscripts as digits, hyphens as spaces, and no word for what a metal is bound to. */
+/** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for what a metal is bound to. */
 export const plainName = (text: string): string =>
   text
     .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
     .replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d)))
     .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
     .replace(/[^a-z0-9]+/g, ' ')
