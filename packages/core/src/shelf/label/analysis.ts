@@ -11,7 +11,7 @@ import type { NamedAnalyte } from './named.js';
 import { analyteNamed, plainName } from './names.js';
 import { pairsIn, type Pair } from './pairs.js';
 import type { Read } from './reading.js';
-import { bracketUnit, joinSpans, type FoundValue } from './values.js';
+import { bracketUnit, joinSpans, unitNamed, type FoundValue } from './values.js';
 
 /** What lines before have said about lines to come. */
 export interface Context {
@@ -93,8 +93,8 @@ interface Sorted {
 }
 
 function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: string, number: number, lineUnit: AnalysisUnit | undefined, context: Context): void {
-  // "% N 3.2" has its unit before the name.
-  const general = printed.includes('%') ? '%' : lineUnit;
+  // "% N 3.2" and "K ppm 210" have their unit with the name.
+  const general = unitNamed(printed) ?? lineUnit;
   const { name, extract } = extractIn(printed, context);
   const named = analyteNamed(name);
   switch (named?.kind) {
@@ -128,7 +128,6 @@ function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: 
         return;
       }
       const figure = figureFrom(named, found, number, line, general, context);
-      if (figure && ON_DRY_MATTER.test(line)) context.dryFigures.add(figure);
       if (figure) sorted.figures.push(extract && !isNitrogen ? { ...figure, extract: 'available' } : figure);
       else sorted.refused = `${analyteName(named.analyte)}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
     }
@@ -149,7 +148,7 @@ function bracketsOf(line: string): { readonly rest: string; readonly checks: rea
 }
 
 /** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
-const asNitrogen = (figure: AnalysisFigure): AnalysisFigure => ({ ...figure, basis: 'element' });
+const asNitrogen = (figure: AnalysisFigure): AnalysisFigure => (elementOf(figure.analyte) === 'N' ? { ...figure, basis: 'element' } : figure);
 
 /** The figures of a line, each with its name; what stands beside them and is not understood is told. */
 export function readAnalysis(typed: string, number: number, context: Context): Read | undefined {
@@ -164,6 +163,7 @@ export function readAnalysis(typed: string, number: number, context: Context): R
   const { asides, liming } = sorted;
   const unread = [...sorted.unread, ...inForms.unread];
   const figures = [...sorted.figures, ...inForms.figures.map(asNitrogen)];
+  if (ON_DRY_MATTER.test(line)) figures.forEach((figure) => context.dryFigures.add(figure));
   const refused = sorted.refused ?? inForms.refused;
   if (refused !== undefined) return { kind: 'notUnderstood', says: refused };
   if (figures.length > 0 && unread.length > 1 && figures.length < pairs.length - 1) return undefined;

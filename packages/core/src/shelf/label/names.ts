@@ -17,7 +17,10 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bdry (matter|substance)\b|^dm$/, { kind: 'dryMatter' }],
   [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b|\btnv\b/, { kind: 'liming' }],
 
-  [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
+  [/\bcalcium carbonate\b|\bcaco3\b/, is('Ca', 'CaCO3')],
+  [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|carbonate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
+  [/\b(?:iron|manganese|zinc|copper|cobalt|nickel) oxide\b/, { kind: 'salt' }],
+  [/^(?!.*\b(?:p2o5|k2o)\b).*(?:\b(?:sul(?:f|ph)ate|muriate|nitrate|chloride|phosphate) of (?:potash|ammonia|soda|lime|magnesia|iron|zinc|copper|manganese)\b|\brock phosphate\b|\b(?:triple )?superphosphate\b)/, { kind: 'salt' }],
 
   ...OTHER_LANGUAGES,
   [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
@@ -40,7 +43,6 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],
   [/\bpotassium\b|\btotal k\b|^k$|^tk$/, is('K')],
 
-  [/\bcalcium carbonate\b|\bcaco3\b/, is('Ca', 'CaCO3')],
   [/\bcalcium oxide\b|\bcao\b/, is('Ca', 'CaO')],
   [/\b(water soluble) calcium\b/, part('Ca')],
   [/\bcalcium\b|^ca$/, is('Ca')],
@@ -63,7 +65,7 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bmercury\b|^hg$/, is('Hg')], [/\bchromium\b|^cr$/, is('Cr')],
 ];
 
-/** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for what a metal is bound to. */
+/** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for a unit or for what a metal is bound to. */
 export const plainName = (text: string): string =>
   text
     .toLowerCase()
@@ -73,7 +75,7 @@ export const plainName = (text: string): string =>
     .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
     .replace(/[^a-z0-9]+/g, ' ')
     .trim()
-    .replace(/ (?:edta|dtpa|eddha|hedta|chelated)\b|^(?:edta|dtpa|eddha|hedta) /g, ' ')
+    .replace(/ (?:edta|dtpa|eddha|hedta|chelated|ppm|mg kg|g kg|[wm] [wv])\b|^(?:edta|dtpa|eddha|hedta|ppm) /g, ' ')
     .trim();
 
 /** What a printed name stands for, or undefined when it is none that is known. @example analyteNamed('Available Phosphate (P2O5)') // P as P2O5 */

@@ -119,6 +119,13 @@ test.each([
   ['Azote total 6 %; anhydride phosphorique 4 %; oxyde de potassium 8 %', 'analysis', '6 % nitrogen; 4 % phosphorus, as P₂O₅; 8 % potassium, as K₂O'],
   ['Nitrógeno amoniacal 2,5 %', 'analysis', '2.5 % ammoniacal N'],
   ['Óxido de magnesio 3 %, azufre 4 %, molibdeno 0,01 %', 'analysis', '3 % magnesium, as MgO; 4 % sulfur; 0.01 % molybdenum'],
+  ['Zinc oxide 2 %', 'notUnderstood', '2 % of a salt: write its formula on a line of its own, since its water decides what of it is the element'],
+  ['Sulphate of potash 20 %', 'notUnderstood', '20 % of a salt: write its formula on a line of its own, since its water decides what of it is the element'],
+  ['Rock phosphate: total P2O5 28 %', 'analysis', '28 % phosphorus, as P₂O₅'],
+  ['Calcium carbonate 90 %', 'analysis', '90 % calcium, as CaCO₃'],
+  ['K ppm 210', 'analysis', '210 mg/kg potassium'],
+  ['N % w/v 5', 'analysis', '5 % w/v nitrogen'],
+  ['Ammonium sulphate (N 21 %, SO3 60 %)', 'analysis', '21 % nitrogen; 60 % sulfur, as SO₃'],
   ['Nitrogen 5 % Sparkle 12 %', 'notUnderstood', '5 % nitrogen; 12 % beside it was not understood'],
   ['N-P-K 5 - 10 - 10 plus 3% Fe', 'analysis', 'the grade 5-10-10; 3 % iron'],
   ['Net weight 20 kg 5-3-4', 'package', 'a package of 20 kg; the grade 5-3-4'],
@@ -140,6 +147,7 @@ test('a figure whose own line is on dry matter waits alone, and the others are t
   const text = 'N 5 %\nCd < 0.5 mg/kg d.m.\nPb 3 mg/kg on dry matter';
   expect(readLabel(text).analysis.map((f) => f.analyte)).toEqual(['N']);
   expect(readLabel(text).findings.find((f) => f.code === 'label.dry')?.message).toMatch(/^2 of the figures are on dry matter/);
+  expect(readLabel('Available phosphorus 310 mg/kg d.m.\nMoisture 50 %', 'measured').analysis).toMatchObject([{ extract: 'available', value: { value: 155 } }]);
   expect(readLabel(`${text}\nMoisture 40 %`).analysis.map((f) => f.value)).toEqual([{ kind: 'number', value: 5 }, { kind: 'below', limit: 0.3 }, { kind: 'number', value: 1.8 }]);
 });
 test('what is no content goes where it belongs, and a second grade is told', () => {

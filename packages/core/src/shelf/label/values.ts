@@ -65,6 +65,12 @@ const LEAST_AND_MOST = new RegExp(String.raw`\bmin(?:imum)?\.?\s*:?\s*(${NUMBER}
 /** "min. 3 % max. 5 %" as the range it is. @example joinSpans('N min 3 % max 5 %') // 'N 3–5 %' */
 export const joinSpans = (line: string): string => line.replace(LEAST_AND_MOST, '$1–$2');
 
+/** The unit among the words of a name, without a number. @example unitNamed('K ppm') // 'mg/kg' */
+export function unitNamed(words: string): AnalysisUnit | undefined {
+  const unit = new RegExp(UNIT, 'i').exec(words)?.[0];
+  return unit === undefined || retold(unit) ? undefined : unitOf(unit);
+}
+
 const UNIT_IN_BRACKETS = new RegExp(String.raw`[([]\s*(${UNIT})\s*[)\]]`, 'i');
 /** A unit that stands by itself in brackets holds for the line's numbers without one; the line is given back without it. @example bracketUnit('Nitrogen (%) 2.9').unit // '%' */
 export function bracketUnit(line: string): { readonly unit: AnalysisUnit | undefined; readonly rest: string } {
