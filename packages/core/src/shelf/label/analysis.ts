@@ -68,7 +68,7 @@ function checkRestated(figure: AnalysisFigure, bracket: string): Omit<Finding, '
 }
 
 /** Said of a figure's own line. */
-export const ON_DRY_MATTER = /\b(?:dry (?:matter|basis|weight|substance)|(?:on|in|of) dm|d\.\s?m)\b/i;
+export const ON_DRY_MATTER = /\b(?:dry (?:matter|basis|weight|substance)|(?:on|in|of) dm|d\.\s?m)\b|(?:%|\/\s?kg|ppm)\s*\(?(?:dm|dw|ds|ts|tm)\b/i;
 
 /** Words that set a value off as a share of one before it. */
 const SHARE_OF = /\b(?:of which|thereof|incl(?:uding|\.))/i;

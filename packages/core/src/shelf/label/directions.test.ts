@@ -43,6 +43,11 @@ test('a measure that differs by country is asked about, and no rate is invented'
   expect(read('1 US tbsp per gallon').says).toMatch(/^a rate, but "gallon" differs by country/);
 });
 
+test('a ratio is asked about, and a second rate that is not understood is told', () => {
+  expect(read('Dilution: 1:200')).toEqual({ directions: [], says: expect.stringMatching(/one part in, or one part to/) });
+  expect(read('Vegetables: 5 lb per 100 sq ft. Trees: 1 lb per inch of trunk')).toEqual({ directions: [direction('5 lb/100 ft²', undefined, 'Vegetables')], says: 'a rate of 5 lb/100 ft² for Vegetables; another rate in the line was not understood' });
+});
+
 test('what is a figure of the analysis is no rate', () => {
   expect(read('Total nitrogen 60 g/L')).toMatchObject({ directions: [], says: '60 g/L nitrogen' });
   expect(read('Density 1.2 kg/L').directions).toEqual([]);

@@ -21,6 +21,7 @@ const COUNT = String.raw`\d(?:[\d.,]*\d)?\s*`;
 // "in 5 litres" and "for each plant" tell a rate; "for plants" does not.
 const EACH = String.raw`(?:\/|\bper\b)\s*((?:${COUNT})?${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:(?:each|every|an?)\s+)?(${COUNT}${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:each|every|an?)\s+(${PER})`;
 const RATE = new RegExp(String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})(?:\.(?=\s)|\))?\s*(?:of\s[a-z ]{2,24}?\s)?(?:${EACH})`, 'gi');
+const OTHER_RATE = new RegExp(String.raw`${NUMBER}\s*${AMOUNT}\b.*\bper\b`, 'i');
 const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (string | undefined)[]): ParsedRate => parseRate(`${amount} ${unit}/${per || counted || each}`);
 
 /** What a rate is for: the words before a colon, or those behind "for". Words that every label has say nothing. */
@@ -37,6 +38,9 @@ const words = (d: Direction): string =>
  * @example takeDirections('New beds: 100 g per m², once a year')?.read.directions
  */
 export function takeDirections(line: string): Taken | undefined {
+  const ratio = /\b(?:dilut\w*|mix\w*|rates?)\b\D{0,20}(1\s*:\s*\d{2,5})\b/i.exec(line);
+  const parts = ratio && parseRate(ratio[1] ?? '');
+  if (parts && !parts.ok) return { read: { kind: 'notUnderstood', says: parts.reason }, besides: [] };
   const found = [...line.matchAll(RATE)];
   const reads = found.map(asRate);
   const besides = line.replace(RATE, ';').split(/[;.]\s|;/).map((part) => part.trim()).filter(Boolean);
@@ -48,7 +52,8 @@ export function takeDirections(line: string): Taken | undefined {
     // Of several rates, how often is said of the one it stands behind.
     return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), behind), perYear: timesAYear(found.length > 1 ? behind : line) }] : [];
   });
-  if (directions.length > 0) return { read: { kind: 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}`, directions }, besides };
+  const other = besides.some((part) => OTHER_RATE.test(part));
+  if (directions.length > 0) return { read: { kind: other ? 'notUnderstood' : 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}${other ? '; another rate in the line was not understood' : ''}`, directions }, besides };
   const asked = reads.find((r) => !r.ok && r.which);
   return asked && !asked.ok ? { read: { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` }, besides } : undefined;
 }

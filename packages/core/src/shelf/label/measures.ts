@@ -35,12 +35,12 @@ export function takeMeasure(line: string): Taken | undefined {
     const value = Number(ratio[1].replace(',', '.'));
     if (value > 0 && value <= 1000) return { read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value }, besides: around(line, ratio.index, ratio.index + ratio[0].length) };
   }
-  const density = /\b(?:density|specific gravity|sp\.? ?gr\.?|s\.g\.)(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3)?/i.exec(line);
+  const density = /\b(?:density|specific gravity|sp\.? ?gr|s\.?g)\b\.?(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(?![\d.,]|\s*[-–]\s*\d)(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3|g\s*\/\s*l\b)?/i.exec(line);
   if (density?.[1]) {
-    const value = Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3/i.test(density[2] ?? '') ? 1000 : 1);
+    const value = Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3|^g\s*\/\s*l$/i.test(density[2] ?? '') ? 1000 : 1);
     if (value > 0.01 && value < 5) return { read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value }, besides: around(line, density.index, density.index + density[0].length) };
   }
-  const weight = /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(line);
+  const weight = /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight|nettogewicht|poids net|peso neto)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(line);
   if (weight?.[1]) {
     for (const dimension of ['mass', 'volume'] as const) {
       const read = parseQuantity(weight[1], dimension);

@@ -82,5 +82,5 @@ test('figures on dry matter wait for the moisture, and are taken over once it is
   expect(waiting.findings.find((f) => f.code === 'label.dry')?.message).toContain('Add a line such as “Moisture 12 %”');
   const told = readLabel('mg/kg dry weight\nNitrogen 14500\nMoisture 40 %', 'measured');
   expect(told.analysis[0]?.value).toEqual({ kind: 'number', value: 8700 });
-  expect(told.lines[1]!.says).toBe('14500 mg/kg nitrogen');
+  expect(told.lines[1]!.says).toBe('14500 mg/kg nitrogen, on dry matter');
 });

@@ -186,7 +186,7 @@ export function readLabel(text: string, provenance: Provenance = 'label', correc
     ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE) ? [{ code: 'label.long', severity: 'note', path: 'label', message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.` } as const] : []),
   ];
   return {
-    lines: reads.map(({ line }) => (line.figures.some((f) => waiting.includes(f)) ? { ...line, says: `${line.says}, on dry matter: waits for the moisture` } : line)),
+    lines: reads.map(({ line }) => (line.figures.some((f) => isDry(f, context)) ? { ...line, says: `${line.says}, on dry matter${waiting.length > 0 ? ': waits for the moisture' : ''}` } : line)),
     grade, analysis, derivedFrom, densityKgPerL,
     packages: reads.flatMap(({ read }) => read.package ?? []).filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i).slice(0, 5),
     limingPer100Kg: reads.find(({ read }) => read.liming !== undefined)?.read.liming,
