@@ -108,9 +108,19 @@ export async function byRole(page: Page, role: Role, name: string): Promise<Elem
   }, {}, ROLES[role], name).catch(() => { throw new Error(`No ${role} is called “${name}”.`); });
   return found as ElementHandle<HTMLElement>;
 }
-/** Clicks what has come to rest: a list that is still moving would put something else under the pointer. */
-export const press = (handle: ElementHandle<HTMLElement>): Promise<void> => handle.asLocator().click();
-const click = async (page: Page, role: Role, name: string): Promise<void> => press(await byRole(page, role, name));
+/** Clicks what has come to rest: a list that is still moving would put something else under the pointer. What was drawn anew meanwhile is looked for again. */
+export async function press(find: () => Promise<ElementHandle<HTMLElement>>): Promise<void> {
+  const tries = 4;
+  for (let nth = 1; ; nth++) {
+    const handle = await find();
+    try {
+      return await handle.asLocator().setTimeout(PATIENCE / tries).click();
+    } catch (error) {
+      if (nth === tries) throw error;
+    }
+  }
+}
+const click = (page: Page, role: Role, name: string): Promise<void> => press(() => byRole(page, role, name));
 export const clickButton = (page: Page, name: string): Promise<void> => click(page, 'button', name);
 export const clickLink = (page: Page, name: string): Promise<void> => click(page, 'link', name);
 export const clickTab = (page: Page, name: string): Promise<void> => click(page, 'tab', name);
@@ -125,7 +135,7 @@ export async function field(page: Page, label: string): Promise<ElementHandle<HT
   }, {}, label).catch(() => { throw new Error(`No field is called “${label}”.`); });
   return found as ElementHandle<HTMLInputElement>;
 }
-export const tick = async (page: Page, label: string): Promise<void> => press(await field(page, label));
+export const tick = (page: Page, label: string): Promise<void> => press(() => field(page, label));
 
 /** Waits until the text of an element matches. */
 export async function expectText(page: Page, selector: string, pattern: RegExp): Promise<string> {

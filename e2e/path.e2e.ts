@@ -51,7 +51,7 @@ test('a bag is taken off the shelf, restored, and the change undone', async () =
   await clickButton(page, 'Take off the shelf');
   await expectText(page, '[role=status]', /taken off/);
   await page.waitForFunction(() => ![...document.querySelectorAll('[data-testid=shelf-bag] h2')].some((h) => h.textContent === 'Ridgeway Blend'));
-  await press(await byRole(page, 'summary', 'Taken off the shelf'));
+  await press(() => byRole(page, 'summary', 'Taken off the shelf'));
   await clickButton(page, 'Restore Ridgeway Blend');
   await expectText(page, '[role=status]', /is back on the shelf/);
   await clickButton(page, 'Undo');
