@@ -74,7 +74,7 @@ const SYMBOLS = new Map(ANALYTES.flatMap((analyte) => basesOf(analyte).flatMap((
 const ALSO: readonly (readonly [string, readonly string[]])[] = [
   ['name', ['product', 'product name', 'bag', 'item', 'material', 'description']], ['seller', ['supplier', 'shop', 'store', 'vendor', 'brand', 'maker', 'manufacturer']],
   ['derived from', ['ingredients', 'made from', 'sources']], ['note', ['notes', 'comment', 'comments', 'remark', 'remarks']], ['stock', ['in stock', 'stock on hand', 'on hand']],
-  ['package', ['size', 'bag size', 'pack size', 'package size', 'weight', 'net weight', 'contents']], ['price', ['cost', 'bag price', 'unit price']], ['seen on', ['date', 'price date']],
+  ['package', ['size', 'bag size', 'pack size', 'package size', 'weight', 'net weight', 'contents']], ['price', ['cost', 'bag price']], ['seen on', ['date', 'price date']],
   ['rate', ['label rate', 'application rate', 'directions', 'dose']], ['times a year', ['applications a year', 'applications']], ['density kg/L', ['density', 'bulk density']],
 ];
 const OURS = new Map(ALSO.flatMap(([ours, words]) => words.map((word) => [word, ours.toLowerCase()] as const)));
