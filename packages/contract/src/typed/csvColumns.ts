@@ -1,4 +1,4 @@
-import { ANALYSIS_UNITS, ANALYTES, analyteNamed, basesOf, basisWord, readBasisWord, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
+import { ANALYSIS_UNITS, ANALYTES, analyteNamed, basesOf, basisWord, readBasisWord, typedFormula, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
 import type { DirectionText, LineText, OfferText, ProductText } from './productText.js';
 
 /** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package or the n-th rate, or the order of the figures where it is not that of the columns. */
@@ -81,7 +81,7 @@ const OURS = new Map(ALSO.flatMap(([ours, words]) => words.map((word) => [word, 
 
 /** A heading in one spelling: subscripts as digits, ppm as mg/kg, a unit or a currency out of its brackets. */
 function plainHeading(words: string): string {
-  const plain = words.trim().replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d))).replace(/\s*[([]([^()[\]]*)[)\]]/g, ' $1').replace(/\bppm\b/i, 'mg/kg').replace(/\s+/g, ' ');
+  const plain = typedFormula(words.trim()).replace(/\s*[([]([^()[\]]*)[)\]]/g, ' $1').replace(/\bppm\b/i, 'mg/kg').replace(/\s+/g, ' ');
   const priced = plain.replace(/ (?:[A-Z]{3}|[€$£])$/, '').toLowerCase();
   return OURS.get(priced) ?? (priced === 'price' ? priced : (OURS.get(plain.toLowerCase()) ?? plain.toLowerCase()));
 }

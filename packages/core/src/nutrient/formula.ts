@@ -1,6 +1,6 @@
 import { LabelError } from '../errors.js';
 import { ATOMIC_WEIGHT, molarMass, type Atom, type Composition } from './atoms.js';
-import { NUTRIENTS, type Nutrient } from './nutrients.js';
+import { NUTRIENTS, typedFormula, type Nutrient } from './nutrients.js';
 
 /** A formula read as an analysis: what of its mass each element is, hydrate water counted in the whole. */
 export interface FormulaAnalysis {
@@ -58,7 +58,7 @@ function readGroup(text: string, from: number, depth: number): { readonly counts
  * @example readFormula('MgSO4·7H2O').fractions.Mg // 0.0986
  */
 export function readFormula(input: string): FormulaAnalysis {
-  const text = input.trim().replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d))).replace(/\s+/g, '');
+  const text = typedFormula(input.trim()).replace(/\s+/g, '');
   if (text === '' || text.length > 60) throw refuse(input);
   const total: Partial<Record<Atom, number>> = {};
   let water = 0;

@@ -87,8 +87,11 @@ export const FORM_NAMES: Readonly<Record<NitrogenForm, string>> = {
 export const analyteName = (analyte: Analyte): string =>
   analyte.startsWith('N.') ? FORM_NAMES[analyte.slice(2) as NitrogenForm] : NAMES[analyte as Nutrient];
 
+const SUBSCRIPTS = '₀₁₂₃₄₅₆₇₈₉';
 /** A formula as it is printed. @example formulaText('P2O5') // 'P₂O₅' */
-export const formulaText = (formula: string): string => formula.replace(/\d/g, (digit) => '₀₁₂₃₄₅₆₇₈₉'[Number(digit)] ?? digit);
+export const formulaText = (formula: string): string => formula.replace(/\d/g, (digit) => SUBSCRIPTS[Number(digit)] ?? digit);
+/** A printed formula as it is typed. @example typedFormula('P₂O₅') // 'P2O5' */
+export const typedFormula = (printed: string): string => printed.replace(/[₀-₉]/g, (digit) => String(SUBSCRIPTS.indexOf(digit)));
 
 /** The symbol shown for an element in a basis. @example symbolIn('P', 'P2O5') // 'P₂O₅' */
 export const symbolIn = (nutrient: Nutrient, basis: Basis): string => (basis === 'element' ? nutrient : formulaText(basis));

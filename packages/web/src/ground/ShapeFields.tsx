@@ -1,6 +1,7 @@
 import { useFormContext, useWatch } from 'react-hook-form';
 import { polygonLengths, SHAPE_LENGTHS, toShape, type PlotInput } from '@wheat-ledger/contract';
 import { fan, mediumVolume, MOST_SIDES, plotArea, SHAPES, type Shape, type ShapeKind } from '@wheat-ledger/core';
+import { capital } from '../ui/capital';
 import { FigureButton } from '../ui/FigureButton';
 import { SelectField, TextField } from '../ui/Field';
 import type { PlotText } from './plotText';
@@ -21,7 +22,7 @@ export function ShapeFields({ plain, readable }: { plain: PlotInput; readable: b
       <SelectField name="shape" label="Its shape" options={[{ value: '', text: 'area as typed' }, ...SHAPES.map((s) => ({ value: s, text: SHAPE_NAMES[s] }))]} />
       {!spec && <TextField name="area" label="Area" placeholder="120 m² or 0.75 acre" />}
       {kind === 'polygon' && <SelectField name="sides" label="How many sides" options={Array.from({ length: MOST_SIDES - 3 }, (_, i) => ({ value: String(i + 4), text: String(i + 4) }))} />}
-      {(kind === 'polygon' ? polygonLengths(Number(sides)) : spec?.lengths)?.map((name, i) => <TextField key={name} name={`lengths.${i}`} label={name.charAt(0).toUpperCase() + name.slice(1)} placeholder="2.5 m or 8 ft" />)}
+      {(kind === 'polygon' ? polygonLengths(Number(sides)) : spec?.lengths)?.map((name, i) => <TextField key={name} name={`lengths.${i}`} label={capital(name)} placeholder="2.5 m or 8 ft" />)}
       {spec?.counted && <TextField name="count" label={`How many ${spec.counted}`} inputMode="numeric" />}
       {spec?.holds && <TextField name="litres" label="One holds" placeholder="12 L or 3 US gal" />}
       {kind === 'polygon' && <p className="col-span-2 self-end text-sm text-faint">Go round with the tape, then measure from the first corner to every corner that is not its neighbour.</p>}

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { useRecords } from '../app/api';
+import { capital } from '../ui/capital';
 import { assumption, LIBRARY, literal, scaleRange, type Lime } from '@wheat-ledger/core';
 
 /** Below this neutralising value nobody would lime with it. */
@@ -13,4 +14,3 @@ export function useLimes(): readonly Lime[] {
     ...LIBRARY.flatMap((entry): Lime[] => (entry.limingPer100Kg && entry.limingPer100Kg.mid >= LEAST_LIMING ? [{ name: capital(entry.name), neutralisingValue: assumption(`neutralising value of ${entry.name}`, scaleRange(entry.limingPer100Kg, 0.01), 'of pure CaCO₃', 'typical; a bag’s own liming effect replaces it') }] : [])),
   ], [records]);
 }
-const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);

@@ -4,6 +4,7 @@ import { cautionsOf, findMaterial, formatGiven, formatGivenRange, LIBRARY, ORGAN
 import { writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
+import { capital } from '../ui/capital';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { textFromLibrary } from './startedText';
@@ -26,7 +27,7 @@ function Facts({ entry }: { entry: LibraryEntry }) {
     ['Figures from', entry.source === 'chemistry' ? 'its chemistry, at usual purity' : 'textbook ranges'],
   ];
   return (
-    <MarginNote title={entry.name.charAt(0).toUpperCase() + entry.name.slice(1)}>
+    <MarginNote title={capital(entry.name)}>
       <div className="flex justify-center"><Bag product={product} basis={basis} width={104} /></div>
       <dl className="text-[0.875rem]">{rows.filter(([, value]) => value).map(([name, value]) => <div key={name} className="border-b border-rule py-1"><dt className="text-faint">{name}</dt><dd>{value}</dd></div>)}</dl>
       {cautionsOf([product]).map((c) => <Remark key={c} tone="caution">{c}</Remark>)}

@@ -1,5 +1,6 @@
 import { typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
 import { blankDirection, blankOffer, blankProduct, directionText, lineText, type ProductText } from '@wheat-ledger/contract';
+import { capital } from '../ui/capital';
 
 /** A label that was read, as the start of a bag. Its own words are kept with it. */
 export const textFromLabel = (reading: LabelReading, labelText: string): ProductText => ({
@@ -21,7 +22,7 @@ export function textFromLibrary(entry: LibraryEntry): ProductText {
   const product = typicalProduct(entry);
   return {
     ...blankProduct(),
-    name: entry.name.charAt(0).toUpperCase() + entry.name.slice(1),
+    name: capital(entry.name),
     form: product.form,
     densityKgPerL: String(entry.densityKgPerL.mid),
     analysis: product.analysis.map(lineText),

@@ -1,4 +1,4 @@
-import type { Analyte } from '../../nutrient/index.js';
+import { typedFormula, type Analyte } from '../../nutrient/index.js';
 import { is, type NamedAnalyte } from './named.js';
 import { OTHER_LANGUAGES } from './otherLanguages.js';
 
@@ -67,11 +67,10 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
 
 /** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for a unit or for what a metal is bound to. */
 export const plainName = (text: string): string =>
-  text
+  typedFormula(text)
     .toLowerCase()
     .normalize('NFD')
     .replace(/\p{M}/gu, '')
-    .replace(/[₀-₉]/g, (d) => String('₀₁₂₃₄₅₆₇₈₉'.indexOf(d)))
     .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
     .replace(/[^a-z0-9]+/g, ' ')
     .trim()

@@ -4,12 +4,12 @@ import { formatGiven } from '../../quantity/index.js';
 import { scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
-import { EXTRACT, figureFrom, figureWords, fromProtein, notDetected, percentOf, readAnalysis, readFormulaLine, TOTAL, type Context } from './analysis.js';
+import { EXTRACT, figureFrom, figureWords, fromProtein, notDetected, ON_DRY_MATTER, percentOf, readAnalysis, readFormulaLine, TOTAL, type Context } from './analysis.js';
 import { takeDirections } from './directions.js';
 import { takeGrade, takeMeasure } from './measures.js';
 import { analyteNamed } from './names.js';
 import type { Correction, LabelLine, LabelReading, Read, Taken } from './reading.js';
-import { commaIn, findValues, settleThousands, unclearWords, type CommaMark } from './values.js';
+import { commaIn, findValues, settleThousands, unclearWords, unitNamed, type CommaMark } from './values.js';
 
 /** Longer texts are no labels: what is beyond is left out, and that is said. */
 const MOST_LINES = 400;
@@ -26,16 +26,13 @@ function readIngredientWords(text: string): readonly string[] {
   return text.replace(/\d+(?:[.,]\d+)?\s*%/g, ' ').replace(/\.\s*$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
 }
 
-/** The unit a line without values names. */
-const unitIn = (line: string): AnalysisUnit | undefined => findValues(`1 ${/(%\s*\(?w\s*\/\s*v\)?|% ?m\/v|%|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l)/i.exec(line)?.[0] ?? ''}`)[0]?.unit;
-
 function readHeading(line: string, context: Context): Read | undefined {
   const named = analyteNamed(line);
   const heading = HEADING.test(line) || /:$/.test(line) || (named !== undefined && findValues(line).length === 0);
-  const unit = unitIn(line);
+  const unit = unitNamed(line);
   const extract = context.provenance !== 'measured' || findValues(line).length > 0 ? undefined : EXTRACT.test(line) ? true : TOTAL.test(line) ? false : undefined;
   // A heading of two columns, as received and dry, holds for neither.
-  const dry = /\b(dry (matter|basis|weight|substance)|on dm|d\.m\.)\b/i.test(line) && !/\b(as (is|received)|fresh|wet)\b/i.test(line);
+  const dry = ON_DRY_MATTER.test(line) && !/\b(as (is|received)|fresh|wet)\b/i.test(line);
   if (!heading && !(unit && findValues(line).length === 0) && !dry && extract === undefined) return undefined;
   if (extract !== undefined) context.extract = extract;
   if (unit) context.unit = unit;
@@ -142,7 +139,7 @@ const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boo
 
 /** The unit that a text gives all its figures, wherever it says so. */
 const unitOfAll = (lines: readonly string[]): AnalysisUnit | undefined =>
-  lines.filter((line) => /\b(?:all|figures|values|results)\b.*\b(?:in|as)\b/i.test(line) && findValues(line).length === 0).flatMap((line) => unitIn(line) ?? [])[0];
+  lines.filter((line) => /\b(?:all|figures|values|results)\b.*\b(?:in|as)\b/i.test(line) && findValues(line).length === 0).flatMap((line) => unitNamed(line) ?? [])[0];
 
 function readLines(text: string, provenance: Provenance, corrections: Readonly<Record<number, Correction>>, totals: ReadonlySet<Nutrient>) {
   const all = text.split(/\r\n|\r|\n|\u2028|\u2029/);
