@@ -109,7 +109,7 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
         </table>
       </div>
       {asksCurrency && (
-        <label className="mt-3 flex items-center gap-2">Prices are in<input className="field !w-20" value={currency} maxLength={3} aria-invalid={!CURRENCY.test(currency)} onChange={(e) => setCurrency(e.target.value.toUpperCase())} /><span className="text-sm text-faint">{CURRENCY.test(currency) ? 'since no column names a currency' : `Read “${currency}”, expected three letters such as EUR.`}</span></label>
+        <label className="mt-3 flex flex-wrap items-center gap-2">Prices are in<input className="field !w-20" value={currency} maxLength={3} aria-invalid={!CURRENCY.test(currency)} onChange={(e) => setCurrency(e.target.value.toUpperCase())} /><span className="text-sm text-faint">{CURRENCY.test(currency) ? 'since no column names a currency' : `Read “${currency}”, expected three letters such as EUR.`}</span></label>
       )}
       <div className="mt-3" aria-live="polite">
         {!tried && <p className="text-faint">Trying every row …</p>}
