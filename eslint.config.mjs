@@ -11,7 +11,12 @@ export default tseslint.config(
   {
     files: ['**/*.ts', '**/*.tsx'],
     extends: [...tseslint.configs.recommendedTypeChecked],
-    languageOptions: { parserOptions: { project: ['packages/*/tsconfig.json', 'tsconfig.test.json'], tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        project: ['packages/*/tsconfig.json', 'tsconfig.test.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
@@ -33,9 +38,16 @@ export default tseslint.config(
     files: ['packages/core/src/**/*.ts'],
     ignores: TESTS,
     rules: {
-      'no-restricted-imports': ['error', { patterns: ['node:*', 'react*', '@nestjs/*', '@mikro-orm/*', '@wheat-ledger/*'] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['node:*', 'react*', '@nestjs/*', '@mikro-orm/*', '@wheat-ledger/*'] },
+      ],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
     },
   },
   {
@@ -52,7 +64,26 @@ export default tseslint.config(
   },
   {
     files: ['**/*.mjs', '**/*.cjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', Buffer: 'readonly', globalThis: 'readonly', module: 'writable', require: 'readonly', document: 'readonly', localStorage: 'readonly', requestAnimationFrame: 'readonly', HTMLInputElement: 'readonly', Event: 'readonly' } },
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        performance: 'readonly',
+        Buffer: 'readonly',
+        globalThis: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        document: 'readonly',
+        localStorage: 'readonly',
+        requestAnimationFrame: 'readonly',
+        HTMLInputElement: 'readonly',
+        Event: 'readonly',
+      },
+    },
   },
   prettier,
 );

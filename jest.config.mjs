@@ -1,14 +1,38 @@
-const swc = (react) => ['@swc/jest', {
-  jsc: {
-    target: 'es2022',
-    parser: { syntax: 'typescript', tsx: true, decorators: true },
-    transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, ...(react ? { react: { runtime: 'automatic' } } : {}) },
+const swc = (react) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        ...(react ? { react: { runtime: 'automatic' } } : {}),
+      },
+    },
+    module: { type: 'commonjs' },
   },
-  module: { type: 'commonjs' },
-}];
+];
 
 /** Packages that ship as ES modules only and have to be turned for Jest. */
-const ES_ONLY = ['ml-[^/]+', 'is-any-array', 'cheminfo-types', 'highs', 'comlink', 'pure-rand', '@tanstack', 'file-type', 'strtok3', 'token-types', '@tokenizer', '@borewit', 'uint8array-extras', 'fast-check', '@fontsource-variable'];
+const ES_ONLY = [
+  'ml-[^/]+',
+  'is-any-array',
+  'cheminfo-types',
+  'highs',
+  'comlink',
+  'pure-rand',
+  '@tanstack',
+  'file-type',
+  'strtok3',
+  'token-types',
+  '@tokenizer',
+  '@borewit',
+  'uint8array-extras',
+  'fast-check',
+  '@fontsource-variable',
+];
 
 const shared = (name, { react = false, root = `packages/${name}/src` } = {}) => ({
   displayName: name,
@@ -23,16 +47,28 @@ const shared = (name, { react = false, root = `packages/${name}/src` } = {}) => 
   },
 });
 
-const database = { globalSetup: '<rootDir>/scripts/lib/testDatabase.mjs', globalTeardown: '<rootDir>/scripts/lib/testDatabaseDown.mjs' };
+const database = {
+  globalSetup: '<rootDir>/scripts/lib/testDatabase.mjs',
+  globalTeardown: '<rootDir>/scripts/lib/testDatabaseDown.mjs',
+};
 
 const unit = [
   shared('core'),
   shared('contract'),
   shared('demo'),
   { ...shared('server'), ...database },
-  { ...shared('web', { react: true }), testEnvironment: '<rootDir>/scripts/lib/jsdomWithFetch.cjs', setupFilesAfterEnv: ['<rootDir>/packages/web/test/patience.ts'], moduleNameMapper: { ...shared('web').moduleNameMapper, '\\.css$': '<rootDir>/scripts/lib/emptyModule.cjs' } },
+  {
+    ...shared('web', { react: true }),
+    testEnvironment: '<rootDir>/scripts/lib/jsdomWithFetch.cjs',
+    setupFilesAfterEnv: ['<rootDir>/packages/web/test/patience.ts'],
+    moduleNameMapper: { ...shared('web').moduleNameMapper, '\\.css$': '<rootDir>/scripts/lib/emptyModule.cjs' },
+  },
 ];
 const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];
 
 /** `E2E=1` runs the browser tests, which need a built app; without it, everything else runs. */
-export default { projects: process.env.E2E ? e2e : unit, ...(process.env.E2E ? { maxWorkers: 2 } : {}), testTimeout: process.env.E2E ? 240_000 : 60_000 };
+export default {
+  projects: process.env.E2E ? e2e : unit,
+  ...(process.env.E2E ? { maxWorkers: 2 } : {}),
+  testTimeout: process.env.E2E ? 240_000 : 60_000,
+};

@@ -4,7 +4,10 @@ import { join } from 'node:path';
 import { clickButton, clickLink, expectText, field, fill, withLedger } from './harness';
 
 const at = withLedger();
-const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==', 'base64');
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 async function openBag(name: string, path = '') {
   const { items } = await at.ledger.api<{ items: { id: string; name: string }[] }>('products?limit=500');
@@ -21,7 +24,10 @@ test('a photo of the label is attached, shown, taken off and brought back; a pro
   const input = (await page.waitForSelector('input#attachment'))!;
   await input.uploadFile(join(folder, 'front.png'));
   await expectText(page, '[role=status]', /Attached “front\.png”/);
-  await page.waitForFunction(() => { const image = document.querySelector<HTMLImageElement>('[data-testid=attachments] img'); return image?.complete && image.naturalWidth === 1; });
+  await page.waitForFunction(() => {
+    const image = document.querySelector<HTMLImageElement>('[data-testid=attachments] img');
+    return image?.complete && image.naturalWidth === 1;
+  });
   await input.uploadFile(join(folder, 'trick.png'));
   await expectText(page, 'main [role=alert]', /expected a photo \(JPEG, PNG, WebP\) or a PDF/);
   await clickButton(page, 'Take front.png off');
@@ -35,7 +41,11 @@ test('a photo of the label is attached, shown, taken off and brought back; a pro
 test('the maker’s change shows: the sample’s earlier label against today’s, then today’s against a newer one', async () => {
   const page = await openBag('Hollow Hen Pellets', '/versions');
   await expectText(page, '[data-testid=version-figures]', /nitrogen4\.5 %4 %less/);
-  await expectText(page, '[data-testid=version-words]', /grade line4\.5-3-34-3-3.*ingredients only herefeather mealnothing.*package sizes25 kg20 kg, 8 kg/);
+  await expectText(
+    page,
+    '[data-testid=version-words]',
+    /grade line4\.5-3-34-3-3.*ingredients only herefeather mealnothing.*package sizes25 kg20 kg, 8 kg/,
+  );
   await clickLink(page, 'Label');
   await fill(page, 'Line 1, value', '3.5');
   await clickButton(page, 'Save');

@@ -1,6 +1,24 @@
 import { databaseUrl, startLedger, type Ledger } from './harness';
 
-const product = (name: string): string => JSON.stringify({ name, seller: '', form: 'meal', analysis: [{ analyte: 'N', basis: 'element', value: { kind: 'number', value: 5 }, unit: '%', provenance: 'label', source: '' }], derivedFrom: [], offers: [{ size: 1, unit: 'kg' }], note: '' });
+const product = (name: string): string =>
+  JSON.stringify({
+    name,
+    seller: '',
+    form: 'meal',
+    analysis: [
+      {
+        analyte: 'N',
+        basis: 'element',
+        value: { kind: 'number', value: 5 },
+        unit: '%',
+        provenance: 'label',
+        source: '',
+      },
+    ],
+    derivedFrom: [],
+    offers: [{ size: 1, unit: 'kg' }],
+    note: '',
+  });
 const ROUNDS = 3;
 const WRITERS = 6;
 const SAVES = 25;
@@ -11,7 +29,11 @@ async function writer(ledger: Ledger, who: string, onConfirmed: () => void): Pro
   for (let i = 0; i < 10_000; i++) {
     const name = `${who} ${i}`;
     try {
-      const response = await fetch(`${ledger.address}/api/v1/products`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: product(name) });
+      const response = await fetch(`${ledger.address}/api/v1/products`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: product(name),
+      });
       if (response.status !== 201) break;
       await response.json();
       confirmed.push(name);
@@ -33,7 +55,11 @@ test('kill -9 in the middle of saves: nothing confirmed is lost, and nothing is 
     let saves = 0;
     let enough = (): void => undefined;
     const inTheMiddle = new Promise<void>((done) => (enough = done));
-    const writing = Array.from({ length: WRITERS }, (_, w) => writer(ledger, `round ${round} writer ${w}`, () => { if (++saves === SAVES) enough(); }));
+    const writing = Array.from({ length: WRITERS }, (_, w) =>
+      writer(ledger, `round ${round} writer ${w}`, () => {
+        if (++saves === SAVES) enough();
+      }),
+    );
     await inTheMiddle;
     ledger.child.kill('SIGKILL');
     await gone;
@@ -42,7 +68,12 @@ test('kill -9 in the middle of saves: nothing confirmed is lost, and nothing is 
   expect(confirmed.length).toBeGreaterThanOrEqual(ROUNDS * SAVES);
 
   const ledger = await startLedger({ url, sample: false });
-  interface Item { name: string; id: string; analysis: unknown[]; offers: unknown[] }
+  interface Item {
+    name: string;
+    id: string;
+    analysis: unknown[];
+    offers: unknown[];
+  }
   const found: Item[] = [];
   let after = '';
   do {

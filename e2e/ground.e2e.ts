@@ -3,7 +3,8 @@ import { choose, clickButton, clickLink, expectText, field, fill, withLedger } f
 
 const at = withLedger();
 
-const sketch = (page: Page): Promise<string> => page.$eval('aside svg[aria-label^="The plot to scale"]', (e) => e.getAttribute('aria-label') ?? '');
+const sketch = (page: Page): Promise<string> =>
+  page.$eval('aside svg[aria-label^="The plot to scale"]', (e) => e.getAttribute('aria-label') ?? '');
 
 test('a ring bed is measured, drawn to scale, and its area opens to its working', async () => {
   const page = await at.screen.open();
@@ -19,8 +20,13 @@ test('a ring bed is measured, drawn to scale, and its area opens to its working'
   await expectText(page, '[data-testid=working]', /outer less inner/);
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Apple ring”/);
-  const { items } = await at.ledger.api<{ items: { name: string; areaM2: number; shape?: { kind: string } }[] }>('plots');
-  expect(items.find((p) => p.name === 'Apple ring')).toMatchObject({ areaM2: expect.closeTo(2.335, 3), shape: { kind: 'ring' } });
+  const { items } = await at.ledger.api<{ items: { name: string; areaM2: number; shape?: { kind: string } }[] }>(
+    'plots',
+  );
+  expect(items.find((p) => p.name === 'Apple ring')).toMatchObject({
+    areaM2: expect.closeTo(2.335, 3),
+    shape: { kind: 'ring' },
+  });
   await page.close();
 });
 
@@ -42,14 +48,24 @@ test('a soil slip is pasted, taken over, saved; what follows from it opens to it
   await expectText(page, '[data-testid=conditions]', /sodicunknowntest sodium, calcium and magnesium/);
   await clickLink(page, 'Enter a soil report');
   await (await field(page, 'The text of the slip')).focus();
-  await page.keyboard.type('pH 4.8\nOlsen, mg/kg\nPhosphorus 32\nsaturated paste\nSodium 230 mg/L\nCalcium 20.04 mg/L\nMagnesium 12.15 mg/L\nGlow 3 %');
-  await expectText(page, '[data-testid=slip-lines]', /Phosphorus 32 → 32 mg\/kg phosphorus, Olsen.*Glow 3 % → a number without a name that is known/);
+  await page.keyboard.type(
+    'pH 4.8\nOlsen, mg/kg\nPhosphorus 32\nsaturated paste\nSodium 230 mg/L\nCalcium 20.04 mg/L\nMagnesium 12.15 mg/L\nGlow 3 %',
+  );
+  await expectText(
+    page,
+    '[data-testid=slip-lines]',
+    /Phosphorus 32 → 32 mg\/kg phosphorus, Olsen.*Glow 3 % → a number without a name that is known/,
+  );
   await clickButton(page, 'Take over 5 figures');
   await fill(page, 'Lab and slip', 'Slip by mouse');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Slip by mouse”/);
   await expectText(page, '[data-testid=soil-history]', /phosphorus, mg\/kgOlsen32high/);
-  await expectText(page, '[data-testid=conditions]', /sodicno.*acid, below pH 5yespH 4\.8.*phosphorus high alreadyyeshigh by Olsen/);
+  await expectText(
+    page,
+    '[data-testid=conditions]',
+    /sodicno.*acid, below pH 5yespH 4\.8.*phosphorus high alreadyyeshigh by Olsen/,
+  );
   // 230 ÷ 22.99 = 10.0 over √((1 + 1) ÷ 2): SAR 10.0; lime from pH 4.8 to 6.5.
   await expectText(page, '[data-testid=derived]', /Sodium adsorption ratio10\.0.*Pure lime to pH 6\.5\d+/);
   await page.locator('[data-testid=derived] .fig').click();
@@ -101,7 +117,16 @@ test('five uneven sides with two diagonals are measured and drawn', async () => 
   await choose(page, 'Its shape', 'uneven sides');
   await choose(page, 'How many sides', '5');
   // A square of 4 m with a gable of 2.5 m sides on top: 16 m² and half of 4 × 1.5.
-  for (const [name, length] of [['Side 1', '4'], ['Side 2', '4'], ['Side 3', '2.5'], ['Side 4', '2.5'], ['Side 5', '4'], ['First corner to corner 3', '5.65685'], ['First corner to corner 4', '5.85235']] as const) await fill(page, name, length);
+  for (const [name, length] of [
+    ['Side 1', '4'],
+    ['Side 2', '4'],
+    ['Side 3', '2.5'],
+    ['Side 4', '2.5'],
+    ['Side 5', '4'],
+    ['First corner to corner 3', '5.65685'],
+    ['First corner to corner 4', '5.85235'],
+  ] as const)
+    await fill(page, name, length);
   await expectText(page, 'main', /Area 19\.0 m²/);
   expect(await sketch(page)).toMatch(/4\.0 by 5\.5 m over all/);
   await clickButton(page, 'Save');

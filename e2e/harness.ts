@@ -28,9 +28,15 @@ export function databaseUrl(): string {
 
 export async function createDatabase(url: string): Promise<void> {
   const { MikroORM } = await import('@mikro-orm/postgresql');
-  const admin = await MikroORM.init({ clientUrl: process.env['TEST_DATABASE_URL'] ?? '', entities: [], discovery: { warnWhenNoEntities: false } });
+  const admin = await MikroORM.init({
+    clientUrl: process.env['TEST_DATABASE_URL'] ?? '',
+    entities: [],
+    discovery: { warnWhenNoEntities: false },
+  });
   const name = new URL(url).pathname.slice(1);
-  const known = await admin.em.getConnection().execute<unknown[]>('select 1 from pg_database where datname = ?', [name]);
+  const known = await admin.em
+    .getConnection()
+    .execute<unknown[]>('select 1 from pg_database where datname = ?', [name]);
   if (known.length === 0) await admin.em.getConnection().execute(`create database ${name}`);
   await admin.close();
 }
@@ -39,7 +45,14 @@ export async function createDatabase(url: string): Promise<void> {
 export async function startLedger({ url = databaseUrl(), sample = true, port = 0 } = {}): Promise<Ledger> {
   await createDatabase(url);
   const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {
-    env: { ...process.env, DATABASE_URL: url, PORT: String(port), WEB_ROOT: join(ROOT, 'packages/web/dist/app'), WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no', NODE_ENV: 'production' },
+    env: {
+      ...process.env,
+      DATABASE_URL: url,
+      PORT: String(port),
+      WEB_ROOT: join(ROOT, 'packages/web/dist/app'),
+      WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no',
+      NODE_ENV: 'production',
+    },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const address = await new Promise<string>((ok, fail) => {
@@ -55,8 +68,10 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
   });
   const gone = new Promise<void>((done) => child.once('close', () => done()));
   return {
-    address, child,
-    api: async <T>(path: string, init?: RequestInit) => (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
+    address,
+    child,
+    api: async <T>(path: string, init?: RequestInit) =>
+      (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
     stop: async () => {
       child.kill('SIGTERM');
       await gone;
@@ -74,18 +89,30 @@ export interface Screen {
 
 export async function openScreen(): Promise<Screen> {
   const profile = mkdtempSync(join(tmpdir(), 'wheat-ledger-e2e-'));
-  const browser = await puppeteer.launch({ executablePath: CHROMIUM, headless: true, userDataDir: profile, args, protocolTimeout: 2 * PATIENCE });
+  const browser = await puppeteer.launch({
+    executablePath: CHROMIUM,
+    headless: true,
+    userDataDir: profile,
+    args,
+    protocolTimeout: 2 * PATIENCE,
+  });
   const troubles: string[] = [];
   return {
-    browser, troubles,
+    browser,
+    troubles,
     open: async (size = { width: 1280, height: 800 }) => {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
       page.setDefaultTimeout(PATIENCE);
       await page.setViewport(size);
       page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));
-      page.on('request', (r) => { if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`); });
-      page.on('console', (m) => { if (m.type() === 'error' && !/status of (4\d\d|5\d\d)|ERR_CONNECTION/.test(m.text())) troubles.push(`console: ${m.text()}`); });
+      page.on('request', (r) => {
+        if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`);
+      });
+      page.on('console', (m) => {
+        if (m.type() === 'error' && !/status of (4\d\d|5\d\d)|ERR_CONNECTION/.test(m.text()))
+          troubles.push(`console: ${m.text()}`);
+      });
       return page;
     },
     close: async () => {
@@ -96,16 +123,32 @@ export async function openScreen(): Promise<Screen> {
 }
 
 /** What plays each role here, and how a person would name it. */
-const ROLES = { button: 'button', link: 'a[href]', tab: '[role=tab]', radio: '[role=radio]', summary: 'summary' } as const;
+const ROLES = {
+  button: 'button',
+  link: 'a[href]',
+  tab: '[role=tab]',
+  radio: '[role=radio]',
+  summary: 'summary',
+} as const;
 export type Role = keyof typeof ROLES;
 
 /** The first visible element of a role whose words begin with `name`, waited for. */
 export async function byRole(page: Page, role: Role, name: string): Promise<ElementHandle<HTMLElement>> {
-  const found = await page.waitForFunction((selector, wanted) => {
-    const words = (e: Element): string => (e.getAttribute('aria-label') ?? e.textContent ?? '').replace(/\s+/g, ' ').trim();
-    const all = [...document.querySelectorAll<HTMLElement>(selector)].filter((e) => e.checkVisibility());
-    return all.find((e) => words(e) === wanted) ?? all.find((e) => words(e).startsWith(wanted)) ?? false;
-  }, {}, ROLES[role], name).catch(() => { throw new Error(`No ${role} is called “${name}”.`); });
+  const found = await page
+    .waitForFunction(
+      (selector, wanted) => {
+        const words = (e: Element): string =>
+          (e.getAttribute('aria-label') ?? e.textContent ?? '').replace(/\s+/g, ' ').trim();
+        const all = [...document.querySelectorAll<HTMLElement>(selector)].filter((e) => e.checkVisibility());
+        return all.find((e) => words(e) === wanted) ?? all.find((e) => words(e).startsWith(wanted)) ?? false;
+      },
+      {},
+      ROLES[role],
+      name,
+    )
+    .catch(() => {
+      throw new Error(`No ${role} is called “${name}”.`);
+    });
   return found as ElementHandle<HTMLElement>;
 }
 /** Clicks what has come to rest: a list that is still moving would put something else under the pointer. What was drawn anew meanwhile is looked for again. */
@@ -114,7 +157,10 @@ export async function press(find: () => Promise<ElementHandle<HTMLElement>>): Pr
   for (let nth = 1; ; nth++) {
     const handle = await find();
     try {
-      return await handle.asLocator().setTimeout(PATIENCE / tries).click();
+      return await handle
+        .asLocator()
+        .setTimeout(PATIENCE / tries)
+        .click();
     } catch (error) {
       if (nth === tries) throw error;
     }
@@ -128,19 +174,40 @@ export const clickRadio = (page: Page, name: string): Promise<void> => click(pag
 
 /** The field with this label, waited for. */
 export async function field(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {
-  const found = await page.waitForFunction((wanted) => {
-    const words = (e: Element): string => (e.textContent ?? '').replace(/\s+/g, ' ').trim();
-    const byLabel = [...document.querySelectorAll('label')].find((l) => words(l) === wanted && l.control?.checkVisibility())?.control;
-    return byLabel ?? document.querySelector(`[aria-label="${wanted}"]`) ?? false;
-  }, {}, label).catch(() => { throw new Error(`No field is called “${label}”.`); });
+  const found = await page
+    .waitForFunction(
+      (wanted) => {
+        const words = (e: Element): string => (e.textContent ?? '').replace(/\s+/g, ' ').trim();
+        const byLabel = [...document.querySelectorAll('label')].find(
+          (l) => words(l) === wanted && l.control?.checkVisibility(),
+        )?.control;
+        return byLabel ?? document.querySelector(`[aria-label="${wanted}"]`) ?? false;
+      },
+      {},
+      label,
+    )
+    .catch(() => {
+      throw new Error(`No field is called “${label}”.`);
+    });
   return found as ElementHandle<HTMLInputElement>;
 }
 export const tick = (page: Page, label: string): Promise<void> => press(() => field(page, label));
 
 /** Waits until the text of an element matches. */
 export async function expectText(page: Page, selector: string, pattern: RegExp): Promise<string> {
-  await page.waitForFunction((s, source, flags) => new RegExp(source, flags).test(document.querySelector(s)?.textContent ?? ''), { timeout: PATIENCE }, selector, pattern.source, pattern.flags)
-    .catch(async () => { throw new Error(`${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(() => 'nothing, it is not there')}`); });
+  await page
+    .waitForFunction(
+      (s, source, flags) => new RegExp(source, flags).test(document.querySelector(s)?.textContent ?? ''),
+      { timeout: PATIENCE },
+      selector,
+      pattern.source,
+      pattern.flags,
+    )
+    .catch(async () => {
+      throw new Error(
+        `${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(() => 'nothing, it is not there')}`,
+      );
+    });
   return page.$eval(selector, (e) => e.textContent ?? '');
 }
 
@@ -157,7 +224,10 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 /** Chooses the option with these words. */
 export async function choose(page: Page, label: string, words: string): Promise<void> {
   const select = await field(page, label);
-  const value = await select.evaluate((e, wanted) => [...e.querySelectorAll('option')].find((o) => o.textContent === wanted)?.value ?? '', words);
+  const value = await select.evaluate(
+    (e, wanted) => [...e.querySelectorAll('option')].find((o) => o.textContent === wanted)?.value ?? '',
+    words,
+  );
   await (select as unknown as ElementHandle<HTMLSelectElement>).select(value);
 }
 
@@ -173,7 +243,11 @@ export function withLedger(): { readonly ledger: Ledger; readonly screen: Screen
     await held.ledger?.stop();
   });
   return {
-    get ledger() { return held.ledger!; },
-    get screen() { return held.screen!; },
+    get ledger() {
+      return held.ledger!;
+    },
+    get screen() {
+      return held.screen!;
+    },
   };
 }

@@ -10,11 +10,12 @@ beforeAll(async () => {
 });
 const MOST_TABS = 260;
 /** What has the focus, as a person would name it. */
-const focused = (): Promise<string> => page.evaluate(() => {
-  const e = document.activeElement;
-  const label = (e as HTMLInputElement | null)?.labels?.[0]?.textContent;
-  return (e?.getAttribute('aria-label') ?? label ?? e?.textContent ?? '').replace(/\s+/g, ' ').trim();
-});
+const focused = (): Promise<string> =>
+  page.evaluate(() => {
+    const e = document.activeElement;
+    const label = (e as HTMLInputElement | null)?.labels?.[0]?.textContent;
+    return (e?.getAttribute('aria-label') ?? label ?? e?.textContent ?? '').replace(/\s+/g, ' ').trim();
+  });
 /** Presses Tab until the focus is on something so named. Nothing here ever touches a mouse. */
 async function tabTo(name: string | RegExp, back = false): Promise<void> {
   const fits = (words: string): boolean => (typeof name === 'string' ? words === name : name.test(words));
@@ -68,7 +69,8 @@ test('undoes and redoes it with the key for undo', async () => {
 });
 
 test('puts three bags on the bench and sets one aside by its number', async () => {
-  for (const name of ['Barn straw', 'Hollow Hen Pellets', 'Larkmere Feather Meal']) await press(`on the bench: ${name}`, 'Space');
+  for (const name of ['Barn straw', 'Hollow Hen Pellets', 'Larkmere Feather Meal'])
+    await press(`on the bench: ${name}`, 'Space');
   await expectText(page, '[data-testid=bench]', /3 of 8/);
   await page.keyboard.press('1');
   await expectText(page, '[data-testid=bench]', /set aside/);

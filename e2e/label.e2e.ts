@@ -6,7 +6,8 @@ import { choose, clickButton, clickLink, expectText, field, fill, startLedger, w
 
 const at = withLedger();
 
-const LABEL = 'Ridgeway Meadow Feed 5-3-4\nTotal Nitrogen (N) ........ 5.0%\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nVitality factor 12 %\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
+const LABEL =
+  'Ridgeway Meadow Feed 5-3-4\nTotal Nitrogen (N) ........ 5.0%\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nVitality factor 12 %\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
 
 async function paste(page: Page, text: string): Promise<void> {
   const area = await field(page, 'The text of the label');
@@ -33,7 +34,7 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
   await clickButton(page, 'Make it a bag');
   await fill(page, 'Name', 'Ridgeway Meadow Feed');
-  expect(await page.$eval('input[name="offers.0.size"]', (e) => (e).value)).toBe('20 kg');
+  expect(await page.$eval('input[name="offers.0.size"]', (e) => e.value)).toBe('20 kg');
   await fill(page, 'Price', '18,40');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Ridgeway Meadow Feed”/);
@@ -52,7 +53,11 @@ test('the rates of a label come into its bag; one that differs by country is ask
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/label`);
   await paste(page, 'Nitrogen 4 %\nBeds: 30-50 g per m², twice a year; pots: 4 g per litre of potting mix');
-  await expectText(page, '[data-testid=label-lines]', /rates of 30–50 g\/m² for Beds, 2 times a year, and 4 g\/L of medium for pots/);
+  await expectText(
+    page,
+    '[data-testid=label-lines]',
+    /rates of 30–50 g\/m² for Beds, 2 times a year, and 4 g\/L of medium for pots/,
+  );
   await clickButton(page, 'Make it a bag');
   await fill(page, 'Name', 'Rated by the label');
   await clickButton(page, 'Another rate');
@@ -105,7 +110,9 @@ test('a material of the library becomes a bag of one’s own, its figures marked
   expect(await (await field(page, 'Name')).evaluate((e) => e.value)).toBe('Horn meal');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Horn meal”/);
-  const { items } = await at.ledger.api<{ items: { name: string; analysis: { provenance: string; value: object }[] }[] }>('products?limit=500');
+  const { items } = await at.ledger.api<{
+    items: { name: string; analysis: { provenance: string; value: object }[] }[];
+  }>('products?limit=500');
   const made = items.find((p) => p.name === 'Horn meal')!;
   expect(new Set(made.analysis.map((a) => a.provenance))).toEqual(new Set(['typical']));
   expect(made.analysis[0]?.value).toEqual({ kind: 'range', low: 11, mid: 13, high: 15 });
@@ -124,11 +131,17 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
   await input!.uploadFile(join(folder, 'broken.json'));
   await expectText(page, 'main [role=alert]', /expected the JSON file that an export gives/);
   await input!.uploadFile(path);
-  await expectText(page, '[data-testid=import-report]', /holds 3 plots, \d+ bags, 2 soil reports, 2 jar tests, 1 log, 2 recipes, 4 claims\..*0 are here already/);
+  await expectText(
+    page,
+    '[data-testid=import-report]',
+    /holds 3 plots, \d+ bags, 2 soil reports, 2 jar tests, 1 log, 2 recipes, 4 claims\..*0 are here already/,
+  );
   expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
   await page.locator('[data-testid=import-report] button').click();
   await expectText(page, '[data-testid=import-report]', /Taken over/);
-  expect(await (await fetch(`${bare.address}/api/v1/workspace/export`)).json()).toEqual(JSON.parse(readFileSync(path, 'utf8')));
+  expect(await (await fetch(`${bare.address}/api/v1/workspace/export`)).json()).toEqual(
+    JSON.parse(readFileSync(path, 'utf8')),
+  );
   await page.close();
   rmSync(folder, { recursive: true, force: true });
   await bare.stop();
@@ -137,8 +150,18 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
 test('a CSV of a thousand rows with three bad ones: exactly those three are told, and nothing is written until said so', async () => {
   const bare = await startLedger({ sample: false });
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
-  const rows = Array.from({ length: 1000 }, (_, i) => [i === 41 ? '' : `"Bag ${i}"`, i === 500 ? 'lots' : String(1 + (i % 40)), i === 999 ? 'sludge' : 'granule', `${10 + (i % 5)} kg`, '12.50', '=1+1']);
-  writeFileSync(join(folder, 'bags.csv'), ['name,nitrogen,form,package,price,note', ...rows.map((r) => r.join(','))].join('\n'));
+  const rows = Array.from({ length: 1000 }, (_, i) => [
+    i === 41 ? '' : `"Bag ${i}"`,
+    i === 500 ? 'lots' : String(1 + (i % 40)),
+    i === 999 ? 'sludge' : 'granule',
+    `${10 + (i % 5)} kg`,
+    '12.50',
+    '=1+1',
+  ]);
+  writeFileSync(
+    join(folder, 'bags.csv'),
+    ['name,nitrogen,form,package,price,note', ...rows.map((r) => r.join(','))].join('\n'),
+  );
   const page = await at.screen.open();
   await page.goto(`${bare.address}/shelf/csv`);
   const input = await page.waitForSelector('input#csv-file');
@@ -150,8 +173,14 @@ test('a CSV of a thousand rows with three bad ones: exactly those three are told
   expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
   await clickButton(page, 'Write 997 bags to the shelf');
   await page.waitForSelector('[data-testid=csv-import] progress');
-  await page.waitForFunction(() => document.querySelector('[data-testid=csv-import] [role=status]')?.textContent?.includes('997 bags were written'), { timeout: 90_000 });
-  const { items } = await bare.api<{ items: { name: string; note: string; analysis: { value: object }[] }[] }>('products?limit=500');
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[data-testid=csv-import] [role=status]')?.textContent?.includes('997 bags were written'),
+    { timeout: 90_000 },
+  );
+  const { items } = await bare.api<{ items: { name: string; note: string; analysis: { value: object }[] }[] }>(
+    'products?limit=500',
+  );
   await page.goto(`${bare.address}/shelf`);
   await page.waitForFunction(() => document.querySelector('nav[aria-label=Stages]')?.textContent?.includes('997 bags'));
   expect((await page.$$('[data-testid=shelf-bag]')).length).toBeLessThan(100);
@@ -180,16 +209,30 @@ test('a program called a CSV is refused in words, and so is a file without rows'
 
 test('an import that is stopped on the way writes nothing', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
-  writeFileSync(join(folder, 'many.csv'), ['name,N %,package', ...Array.from({ length: 8000 }, (_, i) => `Stopped ${i},${1 + (i % 40)},20 kg`)].join('\n'));
+  writeFileSync(
+    join(folder, 'many.csv'),
+    ['name,N %,package', ...Array.from({ length: 8000 }, (_, i) => `Stopped ${i},${1 + (i % 40)},20 kg`)].join('\n'),
+  );
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/csv`);
   await (await page.waitForSelector('input#csv-file'))!.uploadFile(join(folder, 'many.csv'));
-  await page.waitForFunction(() => document.querySelector('[data-testid=csv-tried]')?.textContent?.startsWith('8000 rows read'), { timeout: 60_000 });
+  await page.waitForFunction(
+    () => document.querySelector('[data-testid=csv-tried]')?.textContent?.startsWith('8000 rows read'),
+    { timeout: 60_000 },
+  );
   await clickButton(page, 'Write 8000 bags to the shelf');
-  await page.waitForFunction(() => Number(document.querySelector<HTMLProgressElement>('[data-testid=csv-import] progress')?.value ?? 0) > 0, { timeout: 30_000 });
+  await page.waitForFunction(
+    () => Number(document.querySelector<HTMLProgressElement>('[data-testid=csv-import] progress')?.value ?? 0) > 0,
+    { timeout: 30_000 },
+  );
   await clickButton(page, 'Stop');
   await expectText(page, '[data-testid=csv-import] [role=status]', /Stopped\. Nothing was written/);
-  await page.waitForFunction(async () => !(await (await fetch('/api/v1/products?limit=500')).json() as { items: { name: string }[] }).items.some((p) => p.name.startsWith('Stopped')));
+  await page.waitForFunction(
+    async () =>
+      !((await (await fetch('/api/v1/products?limit=500')).json()) as { items: { name: string }[] }).items.some((p) =>
+        p.name.startsWith('Stopped'),
+      ),
+  );
   await page.close();
   rmSync(folder, { recursive: true, force: true });
 });

@@ -1,4 +1,16 @@
-import { byRole, choose, clickButton, clickLink, clickRadio, clickTab, expectText, fill, press, tick, withLedger } from './harness';
+import {
+  byRole,
+  choose,
+  clickButton,
+  clickLink,
+  clickRadio,
+  clickTab,
+  expectText,
+  fill,
+  press,
+  tick,
+  withLedger,
+} from './harness';
 import type { Page } from 'puppeteer-core';
 
 const at = withLedger();
@@ -41,7 +53,7 @@ test('typing survives a reload in mid-edit', async () => {
   await fill(page, 'Seller', 'Ossel & Wick');
   await page.reload();
   await expectText(page, 'main', /was not saved yet/);
-  expect(await page.$eval('input[name=seller]', (e) => (e).value)).toBe('Ossel & Wick');
+  expect(await page.$eval('input[name=seller]', (e) => e.value)).toBe('Ossel & Wick');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved/);
 });
@@ -50,7 +62,9 @@ test('a bag is taken off the shelf, restored, and the change undone', async () =
   await clickLink(page, 'Ridgeway Blend');
   await clickButton(page, 'Take off the shelf');
   await expectText(page, '[role=status]', /taken off/);
-  await page.waitForFunction(() => ![...document.querySelectorAll('[data-testid=shelf-bag] h2')].some((h) => h.textContent === 'Ridgeway Blend'));
+  await page.waitForFunction(
+    () => ![...document.querySelectorAll('[data-testid=shelf-bag] h2')].some((h) => h.textContent === 'Ridgeway Blend'),
+  );
   await press(() => byRole(page, 'summary', 'Taken off the shelf'));
   await clickButton(page, 'Restore Ridgeway Blend');
   await expectText(page, '[role=status]', /is back on the shelf/);
@@ -114,7 +128,11 @@ test('mix: a target becomes the cheapest recipe, an impossible one says why', as
   await expectText(page, '[data-testid=weigh-out]', /The batch10\.0 kg100 %/);
   await expectText(page, '[data-testid=mix-cost]', /Cost per kg0\.\d+ EUR\/kg/);
   await fill(page, 'Target, N-P₂O₅-K₂O and more', '40-0-40');
-  await expectText(page, '[data-testid=mix-answer]', /Such a grade cannot exist from these materials.*The strongest at this ratio: \d/);
+  await expectText(
+    page,
+    '[data-testid=mix-answer]',
+    /Such a grade cannot exist from these materials.*The strongest at this ratio: \d/,
+  );
   await fill(page, 'Target, N-P₂O₅-K₂O and more', '1200');
   await expectText(page, '[data-testid=mix-answer]', /can be split more than one way/);
 });
@@ -160,13 +178,21 @@ test('the book holds every change and takes the newest back', async () => {
 });
 
 test('what changed elsewhere is not overwritten silently: both versions are shown', async () => {
-  const { items } = await at.ledger.api<{ items: { id: string; name: string; version: number }[] }>('products?limit=500');
+  const { items } = await at.ledger.api<{ items: { id: string; name: string; version: number }[] }>(
+    'products?limit=500',
+  );
   const straw = items.find((p) => p.name === 'Barn straw')!;
   await page.goto(`${at.ledger.address}/shelf/${straw.id}`);
   await fill(page, 'Note', 'Mine');
   const { version } = straw;
-  const input = Object.fromEntries(Object.entries(straw).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)));
-  await at.ledger.api(`products/${straw.id}`, { method: 'PUT', headers: { 'content-type': 'application/json', 'if-match': `"${version}"` }, body: JSON.stringify({ ...input, note: 'Theirs' }) });
+  const input = Object.fromEntries(
+    Object.entries(straw).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)),
+  );
+  await at.ledger.api(`products/${straw.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json', 'if-match': `"${version}"` },
+    body: JSON.stringify({ ...input, note: 'Theirs' }),
+  });
   await clickButton(page, 'Save');
   await expectText(page, 'main [role=alert]', /changed elsewhere.*Theirs, saved as version 2/);
   await clickButton(page, 'Save mine over it');

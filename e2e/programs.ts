@@ -12,7 +12,11 @@ export interface Program {
 
 /** Starts a script on a data folder of its own. No colours: what it says is read. */
 export function program(script: string, args: readonly string[], env: Readonly<Record<string, string>>): Program {
-  const child = spawn(process.execPath, [join(ROOT, 'scripts', script), ...args], { cwd: ROOT, env: { ...process.env, DATABASE_URL: '', NO_COLOR: '1', ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, [join(ROOT, 'scripts', script), ...args], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: '', NO_COLOR: '1', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let said = '';
   child.stdout?.on('data', (d: Buffer) => (said += d.toString()));
   child.stderr?.on('data', (d: Buffer) => (said += d.toString()));
@@ -26,9 +30,14 @@ export async function done(running: Program): Promise<string> {
 }
 
 /** Waits until something is so while a program runs, a minute and a half at most. */
-export async function until<T>({ said, ended }: Program, found: () => T | undefined | Promise<T | undefined>): Promise<T> {
+export async function until<T>(
+  { said, ended }: Program,
+  found: () => T | undefined | Promise<T | undefined>,
+): Promise<T> {
   let over = false;
-  void ended.then(() => { over = true; });
+  void ended.then(() => {
+    over = true;
+  });
   for (let i = 0; i < 900 && !over; i++) {
     const result = await found();
     if (result !== undefined) return result;
@@ -38,7 +47,8 @@ export async function until<T>({ said, ended }: Program, found: () => T | undefi
 }
 
 /** The address a program prints on a line of its own. */
-export const addressOf = (running: Program): Promise<string> => until(running, () => /^(http:\/\/127\.0\.0\.1:\d+)$/m.exec(running.said())?.[1]);
+export const addressOf = (running: Program): Promise<string> =>
+  until(running, () => /^(http:\/\/127\.0\.0\.1:\d+)$/m.exec(running.said())?.[1]);
 
 export async function interrupt({ child, ended }: Program): Promise<number | null> {
   child.kill('SIGINT');
@@ -53,10 +63,23 @@ export const freePort = (): Promise<number> =>
     });
   });
 
-const PLOT = { areaM2: 3, crop: 'leek', medium: 'mineralSoil', texture: 'loam', temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 }, plantedOn: '2026-04-01' };
+const PLOT = {
+  areaM2: 3,
+  crop: 'leek',
+  medium: 'mineralSoil',
+  texture: 'loam',
+  temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
+  plantedOn: '2026-04-01',
+};
 
 /** Enters a plot through the API. */
 export const enterPlot = async (address: string, name: string): Promise<number> =>
-  (await fetch(`${address}/api/v1/plots`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...PLOT, name }) })).status;
+  (
+    await fetch(`${address}/api/v1/plots`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...PLOT, name }),
+    })
+  ).status;
 export const plotNames = async (address: string): Promise<readonly string[]> =>
   ((await (await fetch(`${address}/api/v1/plots`)).json()) as { items: { name: string }[] }).items.map((p) => p.name);

@@ -7,40 +7,96 @@ const at = withLedger();
 const SEED = 20261125;
 const ACTIONS = 10;
 /** What people and scripts type where something else belongs. */
-const TYPED = ['-1', '1e400', '0', '5', 'abc', '1/0', '½', '999999999999', '3,5', '<script>alert(1)</script>', '5-3-4', '< 20', '0.4–0.7', '2026-02-31', '10 kg', '12 m', 'é=+', '', ' ', '-'];
+const TYPED = [
+  '-1',
+  '1e400',
+  '0',
+  '5',
+  'abc',
+  '1/0',
+  '½',
+  '999999999999',
+  '3,5',
+  '<script>alert(1)</script>',
+  '5-3-4',
+  '< 20',
+  '0.4–0.7',
+  '2026-02-31',
+  '10 kg',
+  '12 m',
+  'é=+',
+  '',
+  ' ',
+  '-',
+];
 /** What no page may ever show. */
 const NEVER = /.{0,60}(NaN|Infinity|undefined|\[object|went wrong).{0,60}/;
 
 /** Presses, chooses or types at one of the things on the page that can be, and says what it did. */
 const act = (page: Page, pick: number, typed: string): Promise<string> =>
-  page.evaluate((nth, text) => {
-    const all = [...document.querySelectorAll<HTMLElement>('main button, main input:not([type=file]), main select, main textarea, main summary, [role=tab], aside button, nav a')].filter((e) => e.checkVisibility() && !e.matches(':disabled'));
-    const e = all[nth % Math.max(1, all.length)];
-    const name = e?.getAttribute('name') ?? e?.getAttribute('aria-label') ?? e?.textContent?.slice(0, 40) ?? '';
-    const enter = (value: string, event: string): string => {
-      Object.getOwnPropertyDescriptor(Object.getPrototypeOf(e), 'value')?.set?.call(e, value);
-      e?.dispatchEvent(new Event(event, { bubbles: true }));
-      return `${name} = ${value}`;
-    };
-    if (e instanceof HTMLSelectElement) return enter(e.options[nth % Math.max(1, e.options.length)]?.value ?? '', 'change');
-    if (e instanceof HTMLTextAreaElement) return enter(`${text}\nNitrogen 5 %\n${text}`, 'input');
-    if (e instanceof HTMLInputElement && e.type !== 'checkbox' && e.type !== 'radio') return enter(text, 'input');
-    e?.click();
-    return `pressed ${name}`;
-  }, pick, typed).catch(() => 'the page was left');
+  page
+    .evaluate(
+      (nth, text) => {
+        const all = [
+          ...document.querySelectorAll<HTMLElement>(
+            'main button, main input:not([type=file]), main select, main textarea, main summary, [role=tab], aside button, nav a',
+          ),
+        ].filter((e) => e.checkVisibility() && !e.matches(':disabled'));
+        const e = all[nth % Math.max(1, all.length)];
+        const name = e?.getAttribute('name') ?? e?.getAttribute('aria-label') ?? e?.textContent?.slice(0, 40) ?? '';
+        const enter = (value: string, event: string): string => {
+          Object.getOwnPropertyDescriptor(Object.getPrototypeOf(e), 'value')?.set?.call(e, value);
+          e?.dispatchEvent(new Event(event, { bubbles: true }));
+          return `${name} = ${value}`;
+        };
+        if (e instanceof HTMLSelectElement)
+          return enter(e.options[nth % Math.max(1, e.options.length)]?.value ?? '', 'change');
+        if (e instanceof HTMLTextAreaElement) return enter(`${text}\nNitrogen 5 %\n${text}`, 'input');
+        if (e instanceof HTMLInputElement && e.type !== 'checkbox' && e.type !== 'radio') return enter(text, 'input');
+        e?.click();
+        return `pressed ${name}`;
+      },
+      pick,
+      typed,
+    )
+    .catch(() => 'the page was left');
 
 test('pressing and typing anything anywhere never breaks a page, shows no number that is none, and never makes the server fail', async () => {
-  const ids = async (kind: string): Promise<readonly string[]> => (await at.ledger.api<{ items: { id: string }[] }>(kind)).items.map((r) => r.id);
+  const ids = async (kind: string): Promise<readonly string[]> =>
+    (await at.ledger.api<{ items: { id: string }[] }>(kind)).items.map((r) => r.id);
   const routes = [
-    '/shelf', '/shelf/label', '/shelf/materials', '/shelf/new', '/shelf/csv', '/shelf/kitchen', '/price', '/release', '/mix', '/claims', '/claims/new', '/ground', '/ground/new', '/ground/causes', '/book',
-    ...(await ids('plots')).flatMap((id) => ['', '/weather', '/jars', '/soil/new'].map((page) => `/ground/${id}${page}`)),
-    ...(await ids('products')).slice(0, 3).flatMap((id) => ['', '/elements', '/versions'].map((page) => `/shelf/${id}${page}`)),
+    '/shelf',
+    '/shelf/label',
+    '/shelf/materials',
+    '/shelf/new',
+    '/shelf/csv',
+    '/shelf/kitchen',
+    '/price',
+    '/release',
+    '/mix',
+    '/claims',
+    '/claims/new',
+    '/ground',
+    '/ground/new',
+    '/ground/causes',
+    '/book',
+    ...(await ids('plots')).flatMap((id) =>
+      ['', '/weather', '/jars', '/soil/new'].map((page) => `/ground/${id}${page}`),
+    ),
+    ...(await ids('products'))
+      .slice(0, 3)
+      .flatMap((id) => ['', '/elements', '/versions'].map((page) => `/shelf/${id}${page}`)),
   ];
-  const steps = fc.sample(fc.tuple(fc.nat(100_000), fc.constantFrom(...TYPED)), { seed: SEED, numRuns: routes.length * ACTIONS });
+  const steps = fc.sample(fc.tuple(fc.nat(100_000), fc.constantFrom(...TYPED)), {
+    seed: SEED,
+    numRuns: routes.length * ACTIONS,
+  });
   const page = await at.screen.open();
   const wrong: string[] = [];
   page.on('dialog', (d) => void d.accept());
-  page.on('response', (r) => { if (r.status() >= 500) wrong.push(`${r.status()} from ${r.url()}`); });
+  page.on('response', (r) => {
+    if (r.status() >= 500) wrong.push(`${r.status()} from ${r.url()}`);
+  });
   for (const [i, route] of routes.entries()) {
     await page.goto(`${at.ledger.address}${route}`);
     await page.waitForSelector('main');
@@ -48,11 +104,14 @@ test('pressing and typing anything anywhere never breaks a page, shows no number
     for (const [pick, typed] of steps.slice(i * ACTIONS, (i + 1) * ACTIONS)) {
       trail.push(await act(page, pick, typed));
       await new Promise((r) => setTimeout(r, 30));
-      const seen = await page.evaluate(() => document.querySelector('main')?.textContent ?? 'the page went wrong: it is empty').catch(() => '');
+      const seen = await page
+        .evaluate(() => document.querySelector('main')?.textContent ?? 'the page went wrong: it is empty')
+        .catch(() => '');
       const found = NEVER.exec(seen);
       if (found) wrong.push(`${trail.join(' → ')}: ${found[0]}`);
     }
-    if (at.screen.troubles.length > 0) wrong.push(`${trail.join(' → ')}: ${at.screen.troubles.splice(0).join('; ').slice(0, 300)}`);
+    if (at.screen.troubles.length > 0)
+      wrong.push(`${trail.join(' → ')}: ${at.screen.troubles.splice(0).join('; ').slice(0, 300)}`);
   }
   expect(wrong).toEqual([]);
 });

@@ -12,8 +12,10 @@ beforeAll(async () => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const start = (more: Readonly<Record<string, string>> = {}): Program => program('start.mjs', ['--empty'], { ...env, ...more });
-const databasePid = (): number => Number(readFileSync(join(folder, 'data/cluster/postmaster.pid'), 'utf8').split('\n')[0]);
+const start = (more: Readonly<Record<string, string>> = {}): Program =>
+  program('start.mjs', ['--empty'], { ...env, ...more });
+const databasePid = (): number =>
+  Number(readFileSync(join(folder, 'data/cluster/postmaster.pid'), 'utf8').split('\n')[0]);
 
 test('npm start prints its address on one line, Ctrl-C stops everything, and a second start keeps the data', async () => {
   const first = start();
@@ -45,7 +47,9 @@ test('a backup is taken while the ledger runs; restored when it is stopped, ever
   expect(await enterPlot(address, 'After the backup')).toBe(201);
   expect(await interrupt(running)).toBe(0);
 
-  expect(await done(program('restore.mjs', [archive], env))).toMatch(/Restored\. What was there before is in .*before-restore/);
+  expect(await done(program('restore.mjs', [archive], env))).toMatch(
+    /Restored\. What was there before is in .*before-restore/,
+  );
   expect(existsSync(join(folder, 'data/cluster/postmaster.pid'))).toBe(false);
   const restored = start();
   expect(await plotNames(await addressOf(restored))).toEqual(['Kept']);
@@ -84,8 +88,16 @@ test('a ledger on another PostgreSQL is kept there, and no cluster of its own is
 
 test('npm run dev serves the page from its sources and passes questions on to the server, and leaves nothing behind', async () => {
   const port = await freePort();
-  const dev = program('dev.mjs', [], { PORT: String(port), API_PORT: String(await freePort()), WHEAT_LEDGER_DATA: join(folder, 'dev') });
-  const ask = (path: string): Promise<string | undefined> => fetch(`http://127.0.0.1:${port}${path}`).then((r) => (r.ok ? r.text() : undefined), () => undefined);
+  const dev = program('dev.mjs', [], {
+    PORT: String(port),
+    API_PORT: String(await freePort()),
+    WHEAT_LEDGER_DATA: join(folder, 'dev'),
+  });
+  const ask = (path: string): Promise<string | undefined> =>
+    fetch(`http://127.0.0.1:${port}${path}`).then(
+      (r) => (r.ok ? r.text() : undefined),
+      () => undefined,
+    );
   expect(await until(dev, () => ask('/'))).toContain('/src/main.tsx');
   expect(await until(dev, () => ask('/api/v1/health'))).toBe('{"status":"ok"}');
   const pid = Number(readFileSync(join(folder, 'dev/cluster/postmaster.pid'), 'utf8').split('\n')[0]);

@@ -6,7 +6,11 @@ let ledger: Ledger;
 let screen: Screen;
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
-interface Named { readonly id: string; readonly name: string; readonly statement?: string }
+interface Named {
+  readonly id: string;
+  readonly name: string;
+  readonly statement?: string;
+}
 const VIEWS: Record<string, string> = {};
 let kept: Record<string, unknown>;
 
@@ -16,16 +20,45 @@ jest.retryTimes(1);
 beforeAll(async () => {
   ledger = await startLedger();
   screen = await openScreen();
-  const list = async (path: string): Promise<Named[]> => (await ledger.api<{ items: Named[] }>(`${path}?limit=500`)).items;
+  const list = async (path: string): Promise<Named[]> =>
+    (await ledger.api<{ items: Named[] }>(`${path}?limit=500`)).items;
   const products = await list('products');
   const id = (name: string): string => products.find((p) => p.name === name)?.id ?? '';
-  kept = { 'draft.label': { text: 'Meadow feed 5-3-4\nNitrogen 5 %\nVitality 12 %\nDerived from: muriate of potash', paper: 'label', corrections: {} }, bench: ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Holdstone Zeolite', 'Barn straw'].map((name) => ({ id: id(name), aside: false })) };
+  kept = {
+    'draft.label': {
+      text: 'Meadow feed 5-3-4\nNitrogen 5 %\nVitality 12 %\nDerived from: muriate of potash',
+      paper: 'label',
+      corrections: {},
+    },
+    bench: [
+      'Larkmere Feather Meal',
+      'Quernlow Urea',
+      'Hobbingate Steady Prills',
+      'Holdstone Zeolite',
+      'Barn straw',
+    ].map((name) => ({ id: id(name), aside: false })),
+  };
   const plot = (await list('plots')).find((p) => p.name === 'Ashlark Hollow, wheat strip')?.id;
   Object.assign(VIEWS, {
-    shelf: '/shelf', 'a bag': `/shelf/${id('Hobbingate Steady Prills')}`, price: '/price', release: '/release', mix: `/mix/${(await list('recipes'))[0]?.id}`,
-    'the label desk': '/shelf/label', materials: '/shelf/materials', 'the shelf as CSV': '/shelf/csv',
-    claims: '/claims', 'a claim': `/claims/${(await list('claims'))[0]?.id}`, ground: '/ground', 'the causes': '/ground/causes', 'a soil report': `/ground/${plot}/soil/new`, weather: `/ground/${plot}/weather`, 'jar tests': `/ground/${plot}/jars`, book: '/book',
-    elements: `/shelf/${id('Hollow Hen Pellets')}/elements`, versions: `/shelf/${id('Hollow Hen Pellets')}/versions`, 'kitchen extracts': '/shelf/kitchen',
+    shelf: '/shelf',
+    'a bag': `/shelf/${id('Hobbingate Steady Prills')}`,
+    price: '/price',
+    release: '/release',
+    mix: `/mix/${(await list('recipes'))[0]?.id}`,
+    'the label desk': '/shelf/label',
+    materials: '/shelf/materials',
+    'the shelf as CSV': '/shelf/csv',
+    claims: '/claims',
+    'a claim': `/claims/${(await list('claims'))[0]?.id}`,
+    ground: '/ground',
+    'the causes': '/ground/causes',
+    'a soil report': `/ground/${plot}/soil/new`,
+    weather: `/ground/${plot}/weather`,
+    'jar tests': `/ground/${plot}/jars`,
+    book: '/book',
+    elements: `/shelf/${id('Hollow Hen Pellets')}/elements`,
+    versions: `/shelf/${id('Hollow Hen Pellets')}/versions`,
+    'kitchen extracts': '/shelf/kitchen',
   });
 });
 afterAll(async () => {
@@ -41,22 +74,58 @@ async function show(path: string, size?: { width: number; height: number }, them
   if (!pages.has(key)) {
     pages.set(key, page);
     await page.goto(`${ledger.address}/api/v1/health`);
-    await page.evaluate((all) => { for (const [k, v] of Object.entries(all)) localStorage.setItem(`wheat-ledger.${k}`, JSON.stringify(v)); }, { ...kept, settings: { theme } });
+    await page.evaluate(
+      (all) => {
+        for (const [k, v] of Object.entries(all)) localStorage.setItem(`wheat-ledger.${k}`, JSON.stringify(v));
+      },
+      { ...kept, settings: { theme } },
+    );
   }
   await page.goto(ledger.address + path);
   await page.waitForSelector('main h1');
   await page.waitForSelector('#find');
   return page;
 }
-const NAMES = ['shelf', 'a bag', 'the label desk', 'materials', 'the shelf as CSV', 'price', 'release', 'mix', 'claims', 'a claim', 'ground', 'the causes', 'a soil report', 'weather', 'jar tests', 'elements', 'versions', 'kitchen extracts', 'book'];
+const NAMES = [
+  'shelf',
+  'a bag',
+  'the label desk',
+  'materials',
+  'the shelf as CSV',
+  'price',
+  'release',
+  'mix',
+  'claims',
+  'a claim',
+  'ground',
+  'the causes',
+  'a soil report',
+  'weather',
+  'jar tests',
+  'elements',
+  'versions',
+  'kitchen extracts',
+  'book',
+];
 
 describe.each(['day', 'evening'])('in the light of %s', (theme) => {
   test.each(NAMES)('axe finds nothing serious on %s', async (name) => {
     const page = await show(VIEWS[name] ?? '', undefined, theme);
     await page.evaluate(AXE);
     const violations = await page.evaluate(async () => {
-      const { axe } = window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[] }> } };
-      return (await axe.run()).violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.failureSummary.slice(0, 160)}`).join(' | ')}`);
+      const { axe } = window as unknown as {
+        axe: {
+          run: () => Promise<{
+            violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
+          }>;
+        };
+      };
+      return (await axe.run()).violations
+        .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        .map(
+          (v) =>
+            `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.failureSummary.slice(0, 160)}`).join(' | ')}`,
+        );
     });
     expect(violations).toEqual([]);
   });
@@ -64,7 +133,12 @@ describe.each(['day', 'evening'])('in the light of %s', (theme) => {
 
 test.each(NAMES)('at 390 px, %s neither scrolls sideways nor loses its frame', async (name) => {
   const page = await show(VIEWS[name] ?? '', { width: 390, height: 844 });
-  const sizes = await page.evaluate(() => ({ across: document.documentElement.scrollWidth, sheet: document.querySelector('main')!.scrollWidth, room: document.querySelector('main')!.clientWidth, bench: document.querySelector('[data-testid=bench]')!.getBoundingClientRect().bottom }));
+  const sizes = await page.evaluate(() => ({
+    across: document.documentElement.scrollWidth,
+    sheet: document.querySelector('main')!.scrollWidth,
+    room: document.querySelector('main')!.clientWidth,
+    bench: document.querySelector('[data-testid=bench]')!.getBoundingClientRect().bottom,
+  }));
   expect(sizes.across).toBeLessThanOrEqual(390);
   expect(sizes.sheet).toBeLessThanOrEqual(sizes.room + 1);
   expect(sizes.bench).toBeLessThanOrEqual(844 + 1);
@@ -74,7 +148,10 @@ test('the working opens over the sheet on a phone and closes again', async () =>
   const page = await show('/price', { width: 390, height: 844 });
   await page.locator('[data-testid=ladder] .fig').click();
   await expectText(page, '[data-testid=working]', /EUR\/kg/);
-  const box = await page.$eval('[data-testid=working]', (e) => { const r = e.getBoundingClientRect(); return { top: r.top, width: r.width }; });
+  const box = await page.$eval('[data-testid=working]', (e) => {
+    const r = e.getBoundingClientRect();
+    return { top: r.top, width: r.width };
+  });
   expect([box.top < 844, box.width <= 390]).toEqual([true, true]);
 });
 
@@ -86,7 +163,11 @@ test('prints without frame or buttons, on one or two A4 pages', async () => {
   expect(pages).toBeGreaterThanOrEqual(1);
   expect(pages).toBeLessThanOrEqual(2);
   await page.emulateMediaType('print');
-  const shown = await page.evaluate(() => ['nav[aria-label=Stages]', '[data-testid=bench]', 'aside', 'main'].map((s) => document.querySelector(s)!.checkVisibility()));
+  const shown = await page.evaluate(() =>
+    ['nav[aria-label=Stages]', '[data-testid=bench]', 'aside', 'main'].map((s) =>
+      document.querySelector(s)!.checkVisibility(),
+    ),
+  );
   expect(shown).toEqual([false, false, false, true]);
   await page.emulateMediaType('screen');
 });
@@ -101,7 +182,14 @@ test('an address that leads nowhere says so and offers a way back', async () => 
 test('an empty ledger says what to do first on every stage', async () => {
   const bare = await startLedger({ sample: false });
   const page = await screen.open();
-  for (const [path, words] of [['shelf', /The shelf is empty/], ['price', /Put bags on the bench/], ['release', /needs a plot/], ['mix', /A mix is made from bags/], ['claims', /No claim yet/], ['book', /Nothing was entered yet/]] as const) {
+  for (const [path, words] of [
+    ['shelf', /The shelf is empty/],
+    ['price', /Put bags on the bench/],
+    ['release', /needs a plot/],
+    ['mix', /A mix is made from bags/],
+    ['claims', /No claim yet/],
+    ['book', /Nothing was entered yet/],
+  ] as const) {
     await page.goto(`${bare.address}/${path}`);
     await page.waitForSelector('main h1');
     await expectText(page, 'main', words);
@@ -119,7 +207,7 @@ test('a server that is away is told in words, and the typing stays', async () =>
   await away.stop();
   await page.locator('button[type=submit]').click();
   await expectText(page, 'main [role=alert]', /does not answer\. What you typed is kept here/);
-  expect(await page.$eval('input[name=name]', (e) => (e).value)).toBe('Typed while away');
+  expect(await page.$eval('input[name=name]', (e) => e.value)).toBe('Typed while away');
   await page.close();
 });
 

@@ -30,11 +30,34 @@ async function median(work, runs = 9) {
 /** So many made-up products, the same every time. */
 function manyProducts(count) {
   let seed = 1;
-  const random = () => ((seed = (seed * 48271) % 2147483647) / 2147483647);
+  const random = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
   return Array.from({ length: count }, (_, i) => ({
-    id: `p${i}`, name: `Product ${i}`, form: 'granule', densityKgPerL: 1, grade: undefined, derivedFrom: [], directions: [], longevity: undefined,
-    analysis: [{ analyte: 'N', basis: 'element', value: { kind: 'number', value: 1 + Math.round(random() * 400) / 10 }, unit: '%', provenance: 'label', source: 'bench' }],
-    offers: [{ size: 5 + Math.round(random() * 20), unit: 'kg', price: { amount: (5 + random() * 50).toFixed(2), currency: 'EUR' }, seenOn: undefined }],
+    id: `p${i}`,
+    name: `Product ${i}`,
+    form: 'granule',
+    densityKgPerL: 1,
+    grade: undefined,
+    derivedFrom: [],
+    directions: [],
+    longevity: undefined,
+    analysis: [
+      {
+        analyte: 'N',
+        basis: 'element',
+        value: { kind: 'number', value: 1 + Math.round(random() * 400) / 10 },
+        unit: '%',
+        provenance: 'label',
+        source: 'bench',
+      },
+    ],
+    offers: [
+      {
+        size: 5 + Math.round(random() * 20),
+        unit: 'kg',
+        price: { amount: (5 + random() * 50).toFixed(2), currency: 'EUR' },
+        seenOn: undefined,
+      },
+    ],
   }));
 }
 
@@ -49,12 +72,18 @@ async function benchRanking(core) {
     for (let i = 0; i < cost.length; i++) cost[i] = price[i] / (mass[i] * fraction[i]);
     return Uint32Array.from(cost.keys()).sort((a, b) => cost[a] - cost[b]);
   }, 9);
-  row('ranking 10 000 products, each figure with its working', ms(ranked), `${times(ranked / bare)} a bare loop and sort over typed arrays (${ms(bare)})`);
+  row(
+    'ranking 10 000 products, each figure with its working',
+    ms(ranked),
+    `${times(ranked / bare)} a bare loop and sort over typed arrays (${ms(bare)})`,
+  );
 }
 
 async function benchRelease(core, contract, demo) {
   const site = contract.toSite(demo.PLOTS[0]);
-  const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name)).filter((p) => core.nitrogenPools(p).kind === 'pools').slice(0, 8);
+  const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name))
+    .filter((p) => core.nitrogenPools(p).kind === 'pools')
+    .slice(0, 8);
   const eight = await median(() => products.map((p) => core.productRelease(p, site, { daysOnSurface: 0 })));
   row(`26-week release of ${products.length} products`, ms(eight), `${ms(eight / products.length)} a product`);
   const { setup } = core.productRelease(products[0], site, { daysOnSurface: 0 });
@@ -69,28 +98,64 @@ async function benchMix(core, contract, demo) {
   const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name));
   const target = { kind: 'grade', parts: core.parseGrade('6-3-5').grade, tolerance: 0.1 };
   let inSolver = 0;
-  const timed = { solve: (...args) => { const from = performance.now(); const solution = highs.solve(...args); inSolver += performance.now() - from; return solution; } };
+  const timed = {
+    solve: (...args) => {
+      const from = performance.now();
+      const solution = highs.solve(...args);
+      inSolver += performance.now() - from;
+      return solution;
+    },
+  };
   let runs = 0;
-  const whole = await median(() => { runs += 1; return core.blend(products, target, timed); });
+  const whole = await median(() => {
+    runs += 1;
+    return core.blend(products, target, timed);
+  });
   const share = inSolver / runs / whole;
-  row(`cheapest mix from ${products.length} products`, ms(whole), `${(100 * Math.min(1, share)).toFixed(0)} % of it in the solver`);
+  row(
+    `cheapest mix from ${products.length} products`,
+    ms(whole),
+    `${(100 * Math.min(1, share)).toFixed(0)} % of it in the solver`,
+  );
 }
 
-const LABEL = 'Ridgeway Meadow Feed 5-3-4\nGUARANTEED ANALYSIS\nTotal Nitrogen (N) ........ 5.0%\n   1.0% Ammoniacal Nitrogen\n   4.0% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
+const LABEL =
+  'Ridgeway Meadow Feed 5-3-4\nGUARANTEED ANALYSIS\nTotal Nitrogen (N) ........ 5.0%\n   1.0% Ammoniacal Nitrogen\n   4.0% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nSoluble Potash (K2O) ........ 4.0%\nDerived from: feather meal, bone meal, sulfate of potash\nNet weight 20 kg';
 
 async function benchLabel(core) {
-  const hundred = await median(() => { for (let i = 0; i < 100; i++) core.readLabel(LABEL); });
-  const split = await median(() => { let numbers = 0; for (let i = 0; i < 100; i++) for (const line of LABEL.split('\n')) numbers += (line.match(/\d+(\.\d+)?/g) ?? []).length; return numbers; });
-  row('reading a label of nine lines', ms(hundred / 100), `${times(hundred / split)} only finding its numbers (${ms(split / 100)})`);
+  const hundred = await median(() => {
+    for (let i = 0; i < 100; i++) core.readLabel(LABEL);
+  });
+  const split = await median(() => {
+    let numbers = 0;
+    for (let i = 0; i < 100; i++)
+      for (const line of LABEL.split('\n')) numbers += (line.match(/\d+(\.\d+)?/g) ?? []).length;
+    return numbers;
+  });
+  row(
+    'reading a label of nine lines',
+    ms(hundred / 100),
+    `${times(hundred / split)} only finding its numbers (${ms(split / 100)})`,
+  );
 }
 
 /** Requests a second from one client over a few seconds, by autocannon in a process of its own. */
 function requestsPerSecond(url) {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [join(ROOT, 'node_modules/autocannon/autocannon.js'), '-c', '4', '-d', '3', '-j', url], { stdio: ['ignore', 'pipe', 'ignore'] });
+    const child = spawn(
+      process.execPath,
+      [join(ROOT, 'node_modules/autocannon/autocannon.js'), '-c', '4', '-d', '3', '-j', url],
+      { stdio: ['ignore', 'pipe', 'ignore'] },
+    );
     let out = '';
     child.stdout.on('data', (d) => (out += d));
-    child.on('close', () => { try { resolve(JSON.parse(out).requests.average); } catch (error) { reject(error); } });
+    child.on('close', () => {
+      try {
+        resolve(JSON.parse(out).requests.average);
+      } catch (error) {
+        reject(error);
+      }
+    });
   });
 }
 
@@ -106,7 +171,11 @@ async function benchServer() {
     const plain = await requestsPerSecond(`http://127.0.0.1:${bare.address().port}/`);
     const health = await requestsPerSecond(`${server.address}/api/v1/health`);
     const list = await requestsPerSecond(`${server.address}/api/v1/products?limit=50`);
-    row('list of the sample’s products, requests a second', list.toFixed(0), `${times(health / list)} slower than the health route (${health.toFixed(0)}), ${times(plain / list)} than a bare Node route with the same body (${plain.toFixed(0)})`);
+    row(
+      'list of the sample’s products, requests a second',
+      list.toFixed(0),
+      `${times(health / list)} slower than the health route (${health.toFixed(0)}), ${times(plain / list)} than a bare Node route with the same body (${plain.toFixed(0)})`,
+    );
   } finally {
     bare.close();
     await server.stop();
@@ -118,7 +187,14 @@ const BAGS = 10_000;
 const TABLES = ['product', 'analysis_figure', 'offer'];
 
 /** The made-up products as the CSV file a person would have. */
-const manyAsCsv = () => ['name,seller,N %,package,price', ...manyProducts(BAGS).map((p, i) => `${p.name} ${['meal', 'pellets', 'urea', 'compost'][i % 4]},Seller ${i % 37},${p.analysis[0].value.value},${p.offers[0].size} kg,${p.offers[0].price.amount}`)].join('\n');
+const manyAsCsv = () =>
+  [
+    'name,seller,N %,package,price',
+    ...manyProducts(BAGS).map(
+      (p, i) =>
+        `${p.name} ${['meal', 'pellets', 'urea', 'compost'][i % 4]},Seller ${i % 37},${p.analysis[0].value.value},${p.offers[0].size} kg,${p.offers[0].price.amount}`,
+    ),
+  ].join('\n');
 
 /** Seconds that some work takes. */
 async function seconds(work) {
@@ -134,14 +210,24 @@ async function must200(response) {
 
 /** A row that is refused would make the reading look fast. */
 function allGood(report) {
-  if (report.good !== BAGS) throw new Error(`Only ${report.good} of ${BAGS} rows fit: ${JSON.stringify(report.problems[0])}`);
+  if (report.good !== BAGS)
+    throw new Error(`Only ${report.good} of ${BAGS} rows fit: ${JSON.stringify(report.problems[0])}`);
   return report;
 }
 
 /** Ten thousand bags in by CSV against PostgreSQL's own COPY of the very rows they became. */
 async function benchImport(server, database) {
   const csv = manyAsCsv();
-  const post = async (write) => allGood(await must200(await fetch(`${server.address}/api/v1/shelf/csv?currency=EUR&write=${write}`, { method: 'POST', headers: { 'content-type': 'text/csv' }, body: csv })));
+  const post = async (write) =>
+    allGood(
+      await must200(
+        await fetch(`${server.address}/api/v1/shelf/csv?currency=EUR&write=${write}`, {
+          method: 'POST',
+          headers: { 'content-type': 'text/csv' },
+          body: csv,
+        }),
+      ),
+    );
   const tried = await seconds(() => post('no'));
   const written = await seconds(() => post('yes'));
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-bench-'));
@@ -156,13 +242,23 @@ async function benchImport(server, database) {
   rmSync(folder, { recursive: true, force: true });
   const rate = (s) => `${Math.round(BAGS / s)} rows/s`;
   row('CSV of 10 000 bags, tried only', rate(tried));
-  row('the same written, each with its entry in the book', rate(written), `${times(written / copied)} raw COPY of its rows without reading, checking or journal (${rate(copied)})`);
+  row(
+    'the same written, each with its entry in the book',
+    rate(written),
+    `${times(written / copied)} raw COPY of its rows without reading, checking or journal (${rate(copied)})`,
+  );
   const listed = await seconds(async () => {
     let after = '';
-    do after = (await must200(await fetch(`${server.address}/api/v1/products?limit=500${after && `&after=${after}`}`))).next;
+    do
+      after = (await must200(await fetch(`${server.address}/api/v1/products?limit=500${after && `&after=${after}`}`)))
+        .next;
     while (after);
   });
-  row('all 10 000 read back, page by page', `${listed.toFixed(2)} s`, `${(1000 * listed / BAGS).toFixed(2)} ms a bag`);
+  row(
+    'all 10 000 read back, page by page',
+    `${listed.toFixed(2)} s`,
+    `${((1000 * listed) / BAGS).toFixed(2)} ms a bag`,
+  );
 }
 
 /** A keystroke in the filter of a shelf of ten thousand, to the rows it leaves, against showing them all. */
@@ -174,20 +270,22 @@ async function benchFilter(server) {
     await page.goto(`${server.address}/shelf`);
     await page.waitForSelector('[data-testid=shelf-bag]', { timeout: 60_000 });
     // Timed in the page: from the event to the frame after the rows have changed.
-    const typed = (text) => page.evaluate(async (value) => {
-      const input = document.querySelector('input[type=search]');
-      const painted = () => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
-      const says = () => document.querySelector('[role=search] [role=status]')?.textContent ?? 'all';
-      const first = () => document.querySelector('[data-testid=shelf-bag] h2')?.textContent;
-      const before = says() + first();
-      const from = performance.now();
-      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, value);
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      while (says() + first() === before && performance.now() - from < 5000) await new Promise((r) => requestAnimationFrame(r));
-      const taken = performance.now() - from;
-      await painted();
-      return { taken, says: says() };
-    }, text);
+    const typed = (text) =>
+      page.evaluate(async (value) => {
+        const input = document.querySelector('input[type=search]');
+        const painted = () => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
+        const says = () => document.querySelector('[role=search] [role=status]')?.textContent ?? 'all';
+        const first = () => document.querySelector('[data-testid=shelf-bag] h2')?.textContent;
+        const before = says() + first();
+        const from = performance.now();
+        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, value);
+        input.dispatchEvent(new Event('input', { bubbles: true }));
+        while (says() + first() === before && performance.now() - from < 5000)
+          await new Promise((r) => requestAnimationFrame(r));
+        const taken = performance.now() - from;
+        await painted();
+        return { taken, says: says() };
+      }, text);
     const runs = [];
     for (const text of ['urea', 'pellets', 'seller 3', 'compost 9', 'meal']) {
       const narrowed = await typed(text);
@@ -195,7 +293,11 @@ async function benchFilter(server) {
       runs.push({ narrowed: narrowed.taken, all: all.taken });
     }
     const middle = (key) => runs.map((r) => r[key]).sort((a, b) => a - b)[Math.floor(runs.length / 2)];
-    row('filter keystroke at 10 000 bags, to the rows it leaves', ms(middle('narrowed')), `${times(middle('narrowed') / middle('all'))} showing all of them unfiltered (${ms(middle('all'))})`);
+    row(
+      'filter keystroke at 10 000 bags, to the rows it leaves',
+      ms(middle('narrowed')),
+      `${times(middle('narrowed') / middle('all'))} showing all of them unfiltered (${ms(middle('all'))})`,
+    );
   } finally {
     await close();
   }
@@ -227,16 +329,27 @@ function benchFirstRoute() {
   };
   need('index.html');
   need('src/shelf/ShelfView.tsx');
-  const kB = [...needed].filter((f) => f.endsWith('.js')).reduce((sum, f) => sum + gzipSync(readFileSync(join(WEB_ROOT, f))).length, 0) / 1000;
-  row('JavaScript of the first route, gzipped', `${kB.toFixed(1)} kB`, `${((100 * kB) / 200).toFixed(0)} % of the 200 kB allowed`);
+  const kB =
+    [...needed]
+      .filter((f) => f.endsWith('.js'))
+      .reduce((sum, f) => sum + gzipSync(readFileSync(join(WEB_ROOT, f))).length, 0) / 1000;
+  row(
+    'JavaScript of the first route, gzipped',
+    `${kB.toFixed(1)} kB`,
+    `${((100 * kB) / 200).toFixed(0)} % of the 200 kB allowed`,
+  );
 }
 
 async function main() {
   await ensureDependencies();
   await compile();
   await bundle();
-  const [core, contract, demo] = await Promise.all(['core', 'contract', 'demo'].map((name) => import(join(ROOT, `packages/${name}/dist/index.js`))));
-  console.log(`Node ${process.versions.node}; medians; ratios are of this run, so they mean more than the milliseconds.\n`);
+  const [core, contract, demo] = await Promise.all(
+    ['core', 'contract', 'demo'].map((name) => import(join(ROOT, `packages/${name}/dist/index.js`))),
+  );
+  console.log(
+    `Node ${process.versions.node}; medians; ratios are of this run, so they mean more than the milliseconds.\n`,
+  );
   await benchRanking(core);
   await benchRelease(core, contract, demo);
   await benchMix(core, contract, demo);

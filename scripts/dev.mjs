@@ -13,12 +13,24 @@ async function main() {
   checkNode();
   await ensureDependencies();
   await compile();
-  const database = process.env.DATABASE_URL ? undefined : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/dev'));
-  const env = { ...process.env, DATABASE_URL: process.env.DATABASE_URL || database.url, PORT: API_PORT, API: `http://127.0.0.1:${API_PORT}` };
+  const database = process.env.DATABASE_URL
+    ? undefined
+    : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/dev'));
+  const env = {
+    ...process.env,
+    DATABASE_URL: process.env.DATABASE_URL || database.url,
+    PORT: API_PORT,
+    API: `http://127.0.0.1:${API_PORT}`,
+  };
   const [node, tsc] = tool('typescript/lib/tsc.js');
   const [, vite] = tool('vite/bin/vite.js');
-  const keep = (args, cwd = ROOT) => spawn(node, args, { cwd, env, stdio: ['ignore', 'inherit', 'inherit'], detached: true });
-  const children = [keep([tsc, '-b', '--watch', '--preserveWatchOutput']), keep(['--watch', SERVER_MAIN]), keep([vite, '--port', PORT, '--strictPort'], join(ROOT, 'packages/web'))];
+  const keep = (args, cwd = ROOT) =>
+    spawn(node, args, { cwd, env, stdio: ['ignore', 'inherit', 'inherit'], detached: true });
+  const children = [
+    keep([tsc, '-b', '--watch', '--preserveWatchOutput']),
+    keep(['--watch', SERVER_MAIN]),
+    keep([vite, '--port', PORT, '--strictPort'], join(ROOT, 'packages/web')),
+  ];
   const shutDown = async () => {
     await Promise.all(children.map((child) => stop(child)));
     await database?.stop();

@@ -12,8 +12,15 @@ async function main() {
     if (!list.includes('TABLE DATA public journal')) throw new Error(`${file} is not a backup of a ledger.`);
     const before = join(BACKUPS, `before-restore-${Date.now()}.dump`);
     mkdirSync(BACKUPS, { recursive: true });
-    await must(join(bin, 'pg_dump'), ['--format=custom', '--no-owner', `--file=${before}`, connection.url], { quiet: true, env: connection.env });
-    await must(join(bin, 'pg_restore'), ['--clean', '--if-exists', '--no-owner', '--single-transaction', `--dbname=${connection.url}`, file], { quiet: true, env: connection.env });
+    await must(join(bin, 'pg_dump'), ['--format=custom', '--no-owner', `--file=${before}`, connection.url], {
+      quiet: true,
+      env: connection.env,
+    });
+    await must(
+      join(bin, 'pg_restore'),
+      ['--clean', '--if-exists', '--no-owner', '--single-transaction', `--dbname=${connection.url}`, file],
+      { quiet: true, env: connection.env },
+    );
     console.log(`Restored. What was there before is in ${before}`);
   });
 }

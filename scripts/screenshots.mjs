@@ -17,7 +17,14 @@ const out = resolve(ROOT, option('out') ?? 'docs/screenshots');
 const only = option('only')?.split(',');
 const url = option('url');
 
-const BENCH = ['Larkmere Feather Meal', 'Quernlow Urea', 'Hobbingate Steady Prills', 'Hollow Hen Pellets', 'Ossel Clear Feed', 'Barn straw'];
+const BENCH = [
+  'Larkmere Feather Meal',
+  'Quernlow Urea',
+  'Hobbingate Steady Prills',
+  'Hollow Hen Pellets',
+  'Ossel Clear Feed',
+  'Barn straw',
+];
 const DESK = { width: 1280, height: 800, deviceScaleFactor: 1 };
 const PHONE = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
 
@@ -25,7 +32,8 @@ const click = (selector) => async (page) => {
   await page.waitForSelector(selector);
   await page.click(selector);
 };
-const CSV = 'name,seller,nitrogen,P2O5,K2O,package,price\nRidgeway Meal,Ossel & Wick,5,3,4,20 kg,18.40\nRidgeway Green,Ossel & Wick,lots,1,2,10 kg,9.90\n';
+const CSV =
+  'name,seller,nitrogen,P2O5,K2O,package,price\nRidgeway Meal,Ossel & Wick,5,3,4,20 kg,18.40\nRidgeway Green,Ossel & Wick,lots,1,2,10 kg,9.90\n';
 const chooseCsv = async (page) => {
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-csv-'));
   const file = join(folder, 'ashlark-bags.csv');
@@ -55,32 +63,42 @@ const bandsDone = async (page) => {
   await page.waitForSelector('progress', { timeout: 30_000 });
   await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });
 };
-const openNamed = (name) => async (page, { api }) => {
-  const { items } = await api('products?limit=500');
-  await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}`);
-};
-const openNamedPage = (name, path) => async (page, { api }) => {
-  const { items } = await api('products?limit=500');
-  await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}${path}`);
-};
-const openRecipe = (name) => async (page, { api }) => {
-  const { items } = await api('recipes');
-  await page.goto(`${page.base}/mix/${items.find((r) => r.name === name).id}`);
-};
+const openNamed =
+  (name) =>
+  async (page, { api }) => {
+    const { items } = await api('products?limit=500');
+    await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}`);
+  };
+const openNamedPage =
+  (name, path) =>
+  async (page, { api }) => {
+    const { items } = await api('products?limit=500');
+    await page.goto(`${page.base}/shelf/${items.find((p) => p.name === name).id}${path}`);
+  };
+const openRecipe =
+  (name) =>
+  async (page, { api }) => {
+    const { items } = await api('recipes');
+    await page.goto(`${page.base}/mix/${items.find((r) => r.name === name).id}`);
+  };
 const openSoilReport = async (page, { api }) => {
   const { items } = await api('plots');
   await page.goto(`${page.base}/ground/${items.find((p) => p.crop === 'wheat').id}/soil/new`);
   await page.waitForSelector('#slip');
   await page.type('#slip', 'pH 6.2\nMehlich-3, mg/kg\nPhosphorus 48\nPotassium 180\nVigour 12 %');
 };
-const openPlot = (crop, page = '') => async (browserPage, { api }) => {
-  const { items } = await api('plots');
-  await browserPage.goto(`${browserPage.base}/ground/${items.find((p) => p.crop === crop).id}${page}`);
-};
-const openClaim = (part) => async (page, { api }) => {
-  const { items } = await api('claims');
-  await page.goto(`${page.base}/claims/${items.find((c) => c.statement.includes(part)).id}`);
-};
+const openPlot =
+  (crop, page = '') =>
+  async (browserPage, { api }) => {
+    const { items } = await api('plots');
+    await browserPage.goto(`${browserPage.base}/ground/${items.find((p) => p.crop === crop).id}${page}`);
+  };
+const openClaim =
+  (part) =>
+  async (page, { api }) => {
+    const { items } = await api('claims');
+    await page.goto(`${page.base}/claims/${items.find((c) => c.statement.includes(part)).id}`);
+  };
 
 const VIEWS = [
   { name: 'shelf', path: '/shelf' },
@@ -90,28 +108,82 @@ const VIEWS = [
   { name: 'versions', steps: [openNamedPage('Hollow Hen Pellets', '/versions')] },
   { name: 'kitchen', path: '/shelf/kitchen' },
   { name: 'filters', path: '/shelf', steps: [click('main details summary')] },
-  { name: 'label-desk', path: '/shelf/label', steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)] },
+  {
+    name: 'label-desk',
+    path: '/shelf/label',
+    steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)],
+  },
   { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
   { name: 'csv', path: '/shelf/csv', steps: [chooseCsv] },
   { name: 'price', path: '/price', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'release', path: '/release', steps: [bandsDone] },
-  { name: 'mix', steps: [openRecipe('Spring feed for the leeks'), (page) => page.waitForSelector('[data-testid=weigh-out]')] },
-  { name: 'mix-check', steps: [openRecipe('The old shed mix'), (page) => page.waitForSelector('[data-testid=weigh-out]'), click('[data-testid=mix-analysis] .fig')] },
+  {
+    name: 'mix',
+    steps: [openRecipe('Spring feed for the leeks'), (page) => page.waitForSelector('[data-testid=weigh-out]')],
+  },
+  {
+    name: 'mix-check',
+    steps: [
+      openRecipe('The old shed mix'),
+      (page) => page.waitForSelector('[data-testid=weigh-out]'),
+      click('[data-testid=mix-analysis] .fig'),
+    ],
+  },
   { name: 'claims', path: '/claims' },
   { name: 'claim', steps: [openClaim('silicon'), click('[data-testid=checks] .fig')] },
   { name: 'ground', path: '/ground' },
-  { name: 'causes', path: '/ground/causes', steps: [click('main fieldset:first-of-type label'), click('main fieldset:nth-of-type(3) label')] },
+  {
+    name: 'causes',
+    path: '/ground/causes',
+    steps: [click('main fieldset:first-of-type label'), click('main fieldset:nth-of-type(3) label')],
+  },
   { name: 'ground-tall', path: '/ground', viewport: { ...DESK, height: 2700 } },
-  { name: 'soil-conditions', path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=soil-history]'), (page) => page.waitForSelector('input[placeholder="Find a bag"]'), (page) => page.$eval('[data-testid=conditions]', (e) => e.scrollIntoView({ block: 'center' }))] },
-  { name: 'soil-derived', path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=derived]'), (page) => page.waitForSelector('input[placeholder="Find a bag"]'), (page) => page.$eval('[data-testid=derived]', (e) => e.parentElement.scrollIntoView({ block: 'start' })), (page) => page.select('[data-testid=derived-asks] select', 'Wood ash')] },
-  { name: 'phone-derived', viewport: { ...PHONE, height: 1700 }, path: '/ground', steps: [(page) => page.waitForSelector('[data-testid=derived]'), (page) => page.waitForSelector('[data-testid=soil-history]'), (page) => page.$eval('[data-testid=soil-history]', (e) => e.scrollIntoView({ block: 'start' }))] },
-  { name: 'evening-bag', theme: 'evening', viewport: { ...DESK, height: 1700 }, steps: [openNamed('Hollow Hen Pellets')] },
+  {
+    name: 'soil-conditions',
+    path: '/ground',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=soil-history]'),
+      (page) => page.waitForSelector('input[placeholder="Find a bag"]'),
+      (page) => page.$eval('[data-testid=conditions]', (e) => e.scrollIntoView({ block: 'center' })),
+    ],
+  },
+  {
+    name: 'soil-derived',
+    path: '/ground',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=derived]'),
+      (page) => page.waitForSelector('input[placeholder="Find a bag"]'),
+      (page) => page.$eval('[data-testid=derived]', (e) => e.parentElement.scrollIntoView({ block: 'start' })),
+      (page) => page.select('[data-testid=derived-asks] select', 'Wood ash'),
+    ],
+  },
+  {
+    name: 'phone-derived',
+    viewport: { ...PHONE, height: 1700 },
+    path: '/ground',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=derived]'),
+      (page) => page.waitForSelector('[data-testid=soil-history]'),
+      (page) => page.$eval('[data-testid=soil-history]', (e) => e.scrollIntoView({ block: 'start' })),
+    ],
+  },
+  {
+    name: 'evening-bag',
+    theme: 'evening',
+    viewport: { ...DESK, height: 1700 },
+    steps: [openNamed('Hollow Hen Pellets')],
+  },
   { name: 'soil-slip', steps: [openSoilReport] },
   { name: 'weather', steps: [openPlot('sweetcorn', '/weather')] },
   { name: 'weather-dahlias', steps: [openPlot('dahlia', '/weather')] },
   { name: 'jars', steps: [openPlot('wheat', '/jars')] },
   { name: 'book', path: '/book' },
-  { name: 'release-tall', path: '/release', viewport: { ...DESK, height: 1500 }, steps: [bandsDone, click('[data-testid=assumptions] summary')] },
+  {
+    name: 'release-tall',
+    path: '/release',
+    viewport: { ...DESK, height: 1500 },
+    steps: [bandsDone, click('[data-testid=assumptions] summary')],
+  },
   { name: 'evening', path: '/price', theme: 'evening', steps: [click('[data-testid=ladder] .fig')] },
   { name: 'evening-shelf', path: '/shelf', theme: 'evening' },
   { name: 'phone-shelf', path: '/shelf', viewport: PHONE },
@@ -126,7 +198,35 @@ const VIEWS = [
   { name: 'evening-jars', theme: 'evening', steps: [openPlot('wheat', '/jars')] },
 ];
 /** Taken for a look, not kept. */
-const NOT_KEPT = ['bag-tall', 'versions', 'kitchen', 'filters', 'causes', 'csv', 'ground-tall', 'soil-conditions', 'soil-derived', 'phone-derived', 'evening-bag', 'soil-slip', 'weather-dahlias', 'jars', 'release-tall', 'evening-shelf', 'phone-price', 'phone-bag', 'phone-csv', 'elements-fed', 'phone-elements', 'phone-weather', 'phone-filters', 'evening-elements', 'evening-jars', 'book', 'mix-check'];
+const NOT_KEPT = [
+  'bag-tall',
+  'versions',
+  'kitchen',
+  'filters',
+  'causes',
+  'csv',
+  'ground-tall',
+  'soil-conditions',
+  'soil-derived',
+  'phone-derived',
+  'evening-bag',
+  'soil-slip',
+  'weather-dahlias',
+  'jars',
+  'release-tall',
+  'evening-shelf',
+  'phone-price',
+  'phone-bag',
+  'phone-csv',
+  'elements-fed',
+  'phone-elements',
+  'phone-weather',
+  'phone-filters',
+  'evening-elements',
+  'evening-jars',
+  'book',
+  'mix-check',
+];
 
 async function take(browser, base, view) {
   const context = await browser.createBrowserContext();
@@ -139,7 +239,13 @@ async function take(browser, base, view) {
   const plots = (await api('plots')).items;
   const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.crop === 'wheat').id };
   await page.goto(`${base}/api/v1/health`);
-  await page.evaluate((kept) => { for (const [key, value] of Object.entries(kept)) localStorage.setItem(`wheat-ledger.${key}`, JSON.stringify(value)); }, { bench, settings });
+  await page.evaluate(
+    (kept) => {
+      for (const [key, value] of Object.entries(kept))
+        localStorage.setItem(`wheat-ledger.${key}`, JSON.stringify(value));
+    },
+    { bench, settings },
+  );
   if (view.path) await page.goto(base + view.path);
   for (const step of view.steps ?? []) {
     await step(page, { api });

@@ -15,7 +15,9 @@ async function main() {
   console.log('Building …');
   await compile();
   await bundle();
-  const database = process.env.DATABASE_URL ? undefined : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres'));
+  const database = process.env.DATABASE_URL
+    ? undefined
+    : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres'));
   let server;
   let stopping = false;
   const shutDown = async (code) => {
@@ -33,7 +35,12 @@ async function main() {
     await shutDown(1);
     return;
   }
-  server.child.once('close', () => { if (!stopping) { console.error('The server stopped by itself.'); void shutDown(1); } });
+  server.child.once('close', () => {
+    if (!stopping) {
+      console.error('The server stopped by itself.');
+      void shutDown(1);
+    }
+  });
   console.log(server.address);
   console.log('Ctrl-C stops it; what you entered stays.');
 }

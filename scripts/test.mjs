@@ -35,7 +35,11 @@ async function jest(name, env = {}) {
   const file = join(ROOT, '.data', `jest-${process.pid}.json`);
   mkdirSync(join(ROOT, '.data'), { recursive: true });
   const from = Date.now();
-  const { code, output } = await run(node, [script, '--json', `--outputFile=${file}`, ...(process.env.CI ? ['--ci'] : [])], { quiet: true, env: { ...process.env, ...env } });
+  const { code, output } = await run(
+    node,
+    [script, '--json', `--outputFile=${file}`, ...(process.env.CI ? ['--ci'] : [])],
+    { quiet: true, env: { ...process.env, ...env } },
+  );
   let result;
   try {
     result = JSON.parse(readFileSync(file, 'utf8'));
@@ -48,10 +52,15 @@ async function jest(name, env = {}) {
   }
   passed += result.numPassedTests;
   // A suite that does not even load counts as a failure of its own.
-  const broken = result.numFailedTests + result.testResults.filter((r) => r.status === 'failed' && r.assertionResults.length === 0).length;
+  const broken =
+    result.numFailedTests +
+    result.testResults.filter((r) => r.status === 'failed' && r.assertionResults.length === 0).length;
   failed += code === 0 ? broken : Math.max(1, broken);
-  console.log(`${code === 0 ? 'ok     ' : 'FAILED '} ${name}: ${result.numPassedTests} passed, ${broken} failed (${((Date.now() - from) / 1000).toFixed(1)} s)`);
-  for (const suite of result.testResults.filter((r) => r.status === 'failed')) console.log(suite.message.slice(0, 6000));
+  console.log(
+    `${code === 0 ? 'ok     ' : 'FAILED '} ${name}: ${result.numPassedTests} passed, ${broken} failed (${((Date.now() - from) / 1000).toFixed(1)} s)`,
+  );
+  for (const suite of result.testResults.filter((r) => r.status === 'failed'))
+    console.log(suite.message.slice(0, 6000));
 }
 
 async function main() {
@@ -61,7 +70,16 @@ async function main() {
   if (!fast) await ensureChromium();
   if (await step('types of the packages', compile)) {
     await step('types of the tests', () => check('typescript/lib/tsc.js', ['-p', 'tsconfig.test.json']));
-    await step('rooms and their doors', () => check('dependency-cruiser/bin/dependency-cruise.mjs', ['packages', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']));
+    await step('rooms and their doors', () =>
+      check('dependency-cruiser/bin/dependency-cruise.mjs', [
+        'packages',
+        '--config',
+        '.dependency-cruiser.cjs',
+        '--output-type',
+        'err',
+      ]),
+    );
+    await step('formatting', () => check('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']));
     await step('lint', () => check('eslint/bin/eslint.js', ['.', '--max-warnings', '0']));
     await jest('unit and server tests');
     if (!fast && (await step('build of the web app', bundle))) await jest('browser tests', { E2E: '1' });

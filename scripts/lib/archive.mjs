@@ -25,7 +25,13 @@ export async function withLedger(work) {
   if (given) return work({ bin, connection: { url: given, env: process.env } });
   if (port) {
     const password = readFileSync(join(FOLDER, 'password'), 'utf8').trim();
-    return work({ bin, connection: { url: `postgresql://app@127.0.0.1:${port}/wheat_ledger`, env: { ...process.env, PGPASSWORD: password } } });
+    return work({
+      bin,
+      connection: {
+        url: `postgresql://app@127.0.0.1:${port}/wheat_ledger`,
+        env: { ...process.env, PGPASSWORD: password },
+      },
+    });
   }
   const database = await startDatabase(FOLDER);
   try {

@@ -10,7 +10,12 @@ export async function launchBrowser() {
   const { default: puppeteer } = await import('puppeteer-core');
   const profile = mkdtempSync(join(tmpdir(), 'wheat-ledger-browser-'));
   const { args } = JSON.parse(readFileSync(join(ROOT, 'scripts/lib/chromium.json'), 'utf8'));
-  const browser = await puppeteer.launch({ executablePath: await ensureChromium(), headless: true, userDataDir: profile, args });
+  const browser = await puppeteer.launch({
+    executablePath: await ensureChromium(),
+    headless: true,
+    userDataDir: profile,
+    args,
+  });
   const close = async () => {
     await browser.close();
     rmSync(profile, { recursive: true, force: true });

@@ -12,7 +12,10 @@ function stamp(file, text) {
   mkdirSync(dirname(file), { recursive: true });
   writeFileSync(file, text);
 }
-const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
 
 /** Whether what is installed is what the lock file says. */
 export const dependenciesCurrent = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockHash();
@@ -39,14 +42,20 @@ function bundleInputs() {
       const { size, mtimeMs } = statSync(join(ROOT, folder, entry));
       hash.update(`${folder}/${entry} ${size} ${mtimeMs}\n`);
     }
-  for (const file of ['packages/web/index.html', 'packages/web/vite.config.mjs', 'packages/web/package.json']) hash.update(readFileSync(join(ROOT, file)));
+  for (const file of ['packages/web/index.html', 'packages/web/vite.config.mjs', 'packages/web/package.json'])
+    hash.update(readFileSync(join(ROOT, file)));
   return hash.digest('hex');
 }
 
 /** Bundles the web app into packages/web/dist/app when something it is made from changed. */
 export async function bundle() {
   const inputs = bundleInputs();
-  if (existsSync(BUNDLE_STAMP) && existsSync(join(WEB_ROOT, 'index.html')) && readFileSync(BUNDLE_STAMP, 'utf8') === inputs) return;
+  if (
+    existsSync(BUNDLE_STAMP) &&
+    existsSync(join(WEB_ROOT, 'index.html')) &&
+    readFileSync(BUNDLE_STAMP, 'utf8') === inputs
+  )
+    return;
   const [node, vite] = tool('vite/bin/vite.js');
   await must(node, [vite, 'build', '--logLevel', 'warn'], { quiet: true, cwd: join(ROOT, 'packages/web') });
   stamp(BUNDLE_STAMP, inputs);

@@ -19,7 +19,18 @@ function postgresUser() {
 
 function asServerUser(command, args) {
   if (!isRoot) return [command, args];
-  return ['setpriv', ['--reuid=postgres', '--regid=postgres', '--clear-groups', '--inh-caps=+dac_read_search', '--ambient-caps=+dac_read_search', command, ...args]];
+  return [
+    'setpriv',
+    [
+      '--reuid=postgres',
+      '--regid=postgres',
+      '--clear-groups',
+      '--inh-caps=+dac_read_search',
+      '--ambient-caps=+dac_read_search',
+      command,
+      ...args,
+    ],
+  ];
 }
 
 export const freePort = () =>
@@ -45,7 +56,17 @@ async function initialise(bin, folder) {
     chownSync(secret, uid, gid);
   }
   chmodSync(folder, 0o700);
-  const [command, args] = asServerUser(join(bin, 'initdb'), ['-D', data, '-U', USER, `--pwfile=${secret}`, '--auth=scram-sha-256', '-E', 'UTF8', '--locale=C.UTF-8']);
+  const [command, args] = asServerUser(join(bin, 'initdb'), [
+    '-D',
+    data,
+    '-U',
+    USER,
+    `--pwfile=${secret}`,
+    '--auth=scram-sha-256',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+  ]);
   const { code, output } = await run(command, args, { quiet: true, cwd: '/' });
   if (code !== 0) throw new Error(`The database could not be made.\n${output.slice(-2000)}`);
   return { data, secret };
@@ -66,7 +87,8 @@ const firstLine = (file) => (existsSync(file) ? Number(readFileSync(file, 'utf8'
 /** Refuses a cluster that another running script looks after; stops one left over from a script that was killed, by its pid. */
 async function takeOver(data, owner) {
   const other = firstLine(owner);
-  if (other > 0 && other !== process.pid && lives(other, 'scripts')) throw new Error(`This ledger is already running (process ${other}). Stop it with Ctrl-C where it was started.`);
+  if (other > 0 && other !== process.pid && lives(other, 'scripts'))
+    throw new Error(`This ledger is already running (process ${other}). Stop it with Ctrl-C where it was started.`);
   writeFileSync(owner, String(process.pid));
   const pid = firstLine(join(data, 'postmaster.pid'));
   if (pid === 0 || !lives(pid, data)) return;
@@ -83,7 +105,12 @@ export async function startDatabase(folder, { database = 'wheat_ledger', throwaw
   const { data, secret } = await initialise(bin, folder);
   await takeOver(data, join(folder, 'owner'));
   const port = await freePort();
-  const settings = { port, listen_addresses: '127.0.0.1', unix_socket_directories: '', ...(throwaway ? { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' } : {}) };
+  const settings = {
+    port,
+    listen_addresses: '127.0.0.1',
+    unix_socket_directories: '',
+    ...(throwaway ? { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' } : {}),
+  };
   const flags = Object.entries(settings).flatMap(([k, v]) => ['-c', `${k}=${v}`]);
   const [command, args] = asServerUser(join(bin, 'postgres'), ['-D', data, ...flags]);
   // Its own process group: Ctrl-C must reach the server of the app first, and this one only afterwards.
@@ -97,7 +124,11 @@ export async function startDatabase(folder, { database = 'wheat_ledger', throwaw
     return (await run(join(bin, 'pg_isready'), ['-q', ...connect], { quiet: true })).code === 0;
   });
   const psql = async (sql, name = 'postgres') => {
-    const { code, output } = await run(join(bin, 'psql'), ['-X', '-q', '-A', '-t', '-v', 'ON_ERROR_STOP=1', ...connect, '-d', name, '-c', sql], { quiet: true, env });
+    const { code, output } = await run(
+      join(bin, 'psql'),
+      ['-X', '-q', '-A', '-t', '-v', 'ON_ERROR_STOP=1', ...connect, '-d', name, '-c', sql],
+      { quiet: true, env },
+    );
     if (code !== 0) throw new Error(output);
     return output.trim();
   };

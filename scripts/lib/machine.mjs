@@ -7,8 +7,13 @@ const POSTGRES_HOME = '/usr/lib/postgresql';
 /** Folder of PostgreSQL's server programs, the newest version, or undefined. */
 export function postgresBin() {
   if (!existsSync(POSTGRES_HOME)) return undefined;
-  const versions = readdirSync(POSTGRES_HOME).map(Number).filter((n) => n > 0).sort((a, b) => b - a);
-  return versions.map((v) => `${POSTGRES_HOME}/${v}/bin`).find((bin) => existsSync(`${bin}/postgres`) && existsSync(`${bin}/initdb`));
+  const versions = readdirSync(POSTGRES_HOME)
+    .map(Number)
+    .filter((n) => n > 0)
+    .sort((a, b) => b - a);
+  return versions
+    .map((v) => `${POSTGRES_HOME}/${v}/bin`)
+    .find((bin) => existsSync(`${bin}/postgres`) && existsSync(`${bin}/initdb`));
 }
 
 export const chromiumPath = () => ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync);
@@ -23,9 +28,14 @@ async function aptInstall(names) {
   };
   console.log(`Installing ${names.join(', ')} from Debian's packages …`);
   await apt('update', '-qq').catch(() => undefined);
-  const result = await apt('install', '-y', '--no-install-recommends', ...names).catch((error) => ({ code: 1, output: String(error) }));
+  const result = await apt('install', '-y', '--no-install-recommends', ...names).catch((error) => ({
+    code: 1,
+    output: String(error),
+  }));
   if (result.code !== 0) {
-    throw new Error(`Could not install ${names.join(', ')}.\n${result.output.slice(-1500)}\nPlease run: sudo apt-get update && sudo apt-get install -y --no-install-recommends ${names.join(' ')}`);
+    throw new Error(
+      `Could not install ${names.join(', ')}.\n${result.output.slice(-1500)}\nPlease run: sudo apt-get update && sudo apt-get install -y --no-install-recommends ${names.join(' ')}`,
+    );
   }
 }
 

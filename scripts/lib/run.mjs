@@ -8,7 +8,11 @@ export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 /** Runs a command to its end. Resolves with { code, output }; output is kept only when `quiet`. */
 export function run(command, args, { quiet = false, ...options } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'], ...options });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+      ...options,
+    });
     let output = '';
     child.stdout?.on('data', (d) => (output += d));
     child.stderr?.on('data', (d) => (output += d));

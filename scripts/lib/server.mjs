@@ -9,13 +9,26 @@ export function startServer(databaseUrl, { port = 0, sample = true, inherit = fa
     cwd: ROOT,
     detached: true,
     stdio: ['ignore', 'pipe', inherit ? 'inherit' : 'pipe'],
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), WEB_ROOT: webRoot, WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no', NODE_ENV: 'production' },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      WEB_ROOT: webRoot,
+      WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no',
+      NODE_ENV: 'production',
+    },
   });
   return new Promise((resolve, reject) => {
     let said = '';
-    const tooLate = setTimeout(() => { void stop(child); reject(new Error(`The server did not start in 60 s.\n${said}`)); }, 60_000);
+    const tooLate = setTimeout(() => {
+      void stop(child);
+      reject(new Error(`The server did not start in 60 s.\n${said}`));
+    }, 60_000);
     child.stderr?.on('data', (d) => (said = (said + d).slice(-4000)));
-    child.once('close', (code) => { clearTimeout(tooLate); reject(new Error(`The server ended with ${code}.\n${said}`)); });
+    child.once('close', (code) => {
+      clearTimeout(tooLate);
+      reject(new Error(`The server ended with ${code}.\n${said}`));
+    });
     child.stdout.on('data', (d) => {
       said = (said + d).slice(-4000);
       const address = /at (http:\/\/127\.0\.0\.1:\d+)/.exec(said)?.[1];

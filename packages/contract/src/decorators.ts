@@ -1,5 +1,20 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsISO8601, IsNumber, IsObject, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsISO8601,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { applyDecorators } from './applyDecorators.js';
 
 /** Finite number between bounds; the message says what was expected. */
@@ -16,7 +31,13 @@ const PLAIN_TEXT = /^[\t\n\r\P{Cc}]*$/u;
 const text = (least: number, most: number, what: string, each: boolean): PropertyDecorator =>
   applyDecorators(
     IsString({ each, message: `Expected ${what} as text.` }),
-    Length(least, most, { each, message: least > 0 ? `Expected ${what}, ${least} to ${most} characters.` : `Expected ${what} of at most ${most} characters.` }),
+    Length(least, most, {
+      each,
+      message:
+        least > 0
+          ? `Expected ${what}, ${least} to ${most} characters.`
+          : `Expected ${what} of at most ${most} characters.`,
+    }),
     Matches(PLAIN_TEXT, { each, message: `Read control characters in ${what}, expected plain text.` }),
   );
 
@@ -27,7 +48,10 @@ export const Text = (least: number, most: number, what: string): PropertyDecorat
 export const EachText = (least: number, most: number, what: string): PropertyDecorator => text(least, most, what, true);
 
 const oneOf = (values: readonly string[], what: string, each: boolean): PropertyDecorator =>
-  IsIn([...values], { each, message: `Read "$value", expected ${what}: ${values.slice(0, 12).join(', ')}${values.length > 12 ? ' …' : ''}.` });
+  IsIn([...values], {
+    each,
+    message: `Read "$value", expected ${what}: ${values.slice(0, 12).join(', ')}${values.length > 12 ? ' …' : ''}.`,
+  });
 
 /** One of a closed list. */
 export const OneOf = (values: readonly string[], what: string): PropertyDecorator => oneOf(values, what, false);

@@ -18,5 +18,13 @@ export * from './productProblems.js';
 export * from './soilProblems.js';
 export * from './typed/reader.js';
 export * from './typed/productText.js';
-export { columnFor, CSV_FIELDS, CsvColumns, headingOf, rowColumns, type CsvColumn, type CsvField } from './typed/csvColumns.js';
+export {
+  columnFor,
+  CSV_FIELDS,
+  CsvColumns,
+  headingOf,
+  rowColumns,
+  type CsvColumn,
+  type CsvField,
+} from './typed/csvColumns.js';
 export { csvRow, readCsvRow } from './typed/csvRow.js';

@@ -3,7 +3,9 @@ import { IsISO8601, IsUUID } from 'class-validator';
 import { JAR_KINDS, JAR_STEPS, type JarKind } from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Parts, Text } from './decorators.js';
 
-const STEP_KEYS: readonly string[] = Object.values(JAR_STEPS).flat().map((s) => s.key);
+const STEP_KEYS: readonly string[] = Object.values(JAR_STEPS)
+  .flat()
+  .map((s) => s.key);
 
 export class JarReadingInput {
   @OneOf(STEP_KEYS, 'a step of the test')

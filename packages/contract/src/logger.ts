@@ -8,11 +8,23 @@ import { Day, Part, Text } from './decorators.js';
 const days = (what: Logged): PropertyDecorator => {
   const [least, most] = LOGGED_LIMITS[what];
   const fits = (v: unknown): boolean => v === null || (typeof v === 'number' && v >= least && v <= most);
-  const eachFits: PropertyDecorator = (target, propertyName) => registerDecorator({
-    name: 'dailyValues', target: target.constructor, propertyName: String(propertyName),
-    validator: { validate: (list: unknown) => Array.isArray(list) && list.every(fits), defaultMessage: () => `Expected ${what} as daily numbers from ${least} to ${most}, null where nothing was measured.` },
-  });
-  return applyDecorators(IsOptional(), IsArray(), ArrayMaxSize(MOST_LOGGED_DAYS, { message: `Expected at most ${MOST_LOGGED_DAYS} days.` }), eachFits);
+  const eachFits: PropertyDecorator = (target, propertyName) =>
+    registerDecorator({
+      name: 'dailyValues',
+      target: target.constructor,
+      propertyName: String(propertyName),
+      validator: {
+        validate: (list: unknown) => Array.isArray(list) && list.every(fits),
+        defaultMessage: () =>
+          `Expected ${what} as daily numbers from ${least} to ${most}, null where nothing was measured.`,
+      },
+    });
+  return applyDecorators(
+    IsOptional(),
+    IsArray(),
+    ArrayMaxSize(MOST_LOGGED_DAYS, { message: `Expected at most ${MOST_LOGGED_DAYS} days.` }),
+    eachFits,
+  );
 };
 
 export class LoggedSeriesInput implements Partial<Record<Logged, (number | null)[]>> {

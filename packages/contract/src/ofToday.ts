@@ -1,6 +1,7 @@
 import type { RecordKind } from './records.js';
 
-const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null;
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null;
 
 /** Four uneven sides are a polygon now. */
 function plotOfToday(input: object): object {
@@ -20,11 +21,14 @@ function productOfToday(input: object): object {
   const rates = [labelRate, dilution].filter((rate) => rate !== undefined);
   if (rates.length === 0 || rates.some((rate) => rate !== null && !isObject(rate))) return input;
   const directions = [
-    ...(isObject(labelRate) ? [directionOf(labelRate.unit, { amount: labelRate.amount, perYear: labelRate.perYear })] : []),
+    ...(isObject(labelRate)
+      ? [directionOf(labelRate.unit, { amount: labelRate.amount, perYear: labelRate.perYear })]
+      : []),
     ...(isObject(dilution) ? [directionOf(dilution.unit, { amount: dilution.amount }, ' of water')] : []),
   ];
   return directions.length > 0 ? { ...rest, directions } : rest;
 }
 
 /** An input as it is written today, from one that an older ledger exported or keeps in its book. */
-export const ofToday = (kind: RecordKind, input: object): object => (kind === 'plot' ? plotOfToday(input) : kind === 'product' ? productOfToday(input) : input);
+export const ofToday = (kind: RecordKind, input: object): object =>
+  kind === 'plot' ? plotOfToday(input) : kind === 'product' ? productOfToday(input) : input;

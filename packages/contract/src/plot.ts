@@ -1,6 +1,15 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsNumber, Max, Min } from 'class-validator';
-import { CROPS, MEDIA, MOST_SIDES, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
+import {
+  CROPS,
+  MEDIA,
+  MOST_SIDES,
+  SHAPES,
+  TEXTURES,
+  type Medium,
+  type ShapeKind,
+  type Texture,
+} from '@wheat-ledger/core';
 import { applyDecorators } from './applyDecorators.js';
 import { Day, Maybe, NumberBetween, OneOf, Part, Text, When } from './decorators.js';
 
@@ -15,7 +24,10 @@ export class TemperatureInput {
   @IsArray()
   @ArrayMinSize(12, { message: 'Expected twelve monthly means, January first.' })
   @ArrayMaxSize(12, { message: 'Expected twelve monthly means, January first.' })
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'Expected each month as a number of °C.' })
+  @IsNumber(
+    { allowNaN: false, allowInfinity: false },
+    { each: true, message: 'Expected each month as a number of °C.' },
+  )
   @Min(-40, { each: true, message: 'Expected soil no colder than −40 °C.' })
   @Max(60, { each: true, message: 'Expected soil no warmer than 60 °C.' })
   meansC?: number[];
@@ -38,7 +50,10 @@ const twelve = (what: string, most: number): PropertyDecorator =>
     IsArray(),
     ArrayMinSize(12, { message: `Expected twelve monthly sums of ${what}, January first.` }),
     ArrayMaxSize(12, { message: `Expected twelve monthly sums of ${what}, January first.` }),
-    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: `Expected each month of ${what} as a number of mm.` }),
+    IsNumber(
+      { allowNaN: false, allowInfinity: false },
+      { each: true, message: `Expected each month of ${what} as a number of mm.` },
+    ),
     Min(0, { each: true, message: `Expected ${what} of zero or more.` }),
     Max(most, { each: true, message: `Expected ${what} of at most ${most} mm a month.` }),
   );

@@ -1,6 +1,21 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
-import { ANALYSIS_UNITS, ANALYTES, COMPOUND_BASES, ORIGINS, PRODUCT_FORMS, PROVENANCES, RATE_PER, unitsOf, type Analyte, type AnalysisUnit, type Basis, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import {
+  ANALYSIS_UNITS,
+  ANALYTES,
+  COMPOUND_BASES,
+  ORIGINS,
+  PRODUCT_FORMS,
+  PROVENANCES,
+  RATE_PER,
+  unitsOf,
+  type Analyte,
+  type AnalysisUnit,
+  type Basis,
+  type Origin,
+  type ProductForm,
+  type Provenance,
+} from '@wheat-ledger/core';
 import { Day, EachOneOf, EachText, Maybe, NumberBetween, OneOf, Part, Parts, Text, When } from './decorators.js';
 
 export const BASES: readonly Basis[] = ['element', ...COMPOUND_BASES];

@@ -27,7 +27,17 @@ export type JarTestRecord = JarTestInput & Kept;
 export type LoggerRecord = LoggerInput & Kept;
 export type KeptFilterRecord = KeptFilterInput & Kept;
 
-export const RECORD_KINDS = ['plot', 'product', 'recipe', 'claim', 'soil', 'attachment', 'jar', 'logger', 'filter'] as const;
+export const RECORD_KINDS = [
+  'plot',
+  'product',
+  'recipe',
+  'claim',
+  'soil',
+  'attachment',
+  'jar',
+  'logger',
+  'filter',
+] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';
 

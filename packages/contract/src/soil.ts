@@ -1,6 +1,13 @@
 import 'reflect-metadata';
 import { IsUUID } from 'class-validator';
-import { SOIL_ANALYTES, SOIL_METHODS, SOIL_UNITS, type SoilAnalyte, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
+import {
+  SOIL_ANALYTES,
+  SOIL_METHODS,
+  SOIL_UNITS,
+  type SoilAnalyte,
+  type SoilMethod,
+  type SoilUnit,
+} from '@wheat-ledger/core';
 import { Day, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
 import { DeclaredValueInput } from './product.js';
 

@@ -1,4 +1,17 @@
-import { cropOf, type AnalysisFigure, type Claim, type DailyLog, type DeclaredValue, type Direction, type JarReadings, type Product, type Shape, type Site, type SoilReport, type TemperatureRecord } from '@wheat-ledger/core';
+import {
+  cropOf,
+  type AnalysisFigure,
+  type Claim,
+  type DailyLog,
+  type DeclaredValue,
+  type Direction,
+  type JarReadings,
+  type Product,
+  type Shape,
+  type Site,
+  type SoilReport,
+  type TemperatureRecord,
+} from '@wheat-ledger/core';
 import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
@@ -9,14 +22,21 @@ import type { DeclaredValueInput, DirectionInput, ProductInput } from './product
 /** A declared value as the core reads it. */
 export function toValue(input: DeclaredValueInput): DeclaredValue {
   switch (input.kind) {
-    case 'number': return { kind: 'number', value: input.value ?? 0 };
-    case 'range': return { kind: 'range', low: input.low ?? 0, mid: input.mid ?? 0, high: input.high ?? 0 };
-    case 'below': return { kind: 'below', limit: input.limit ?? 0 };
+    case 'number':
+      return { kind: 'number', value: input.value ?? 0 };
+    case 'range':
+      return { kind: 'range', low: input.low ?? 0, mid: input.mid ?? 0, high: input.high ?? 0 };
+    case 'below':
+      return { kind: 'below', limit: input.limit ?? 0 };
   }
 }
 
 /** A rate of the directions as the core reckons with it. */
-export const toDirection = (input: DirectionInput): Direction => ({ ...input, least: input.least ?? undefined, perYear: input.perYear ?? undefined });
+export const toDirection = (input: DirectionInput): Direction => ({
+  ...input,
+  least: input.least ?? undefined,
+  perYear: input.perYear ?? undefined,
+});
 
 /** A product as the core computes with it. */
 export const toProduct = (input: ProductInput, id = ''): Product => ({
@@ -25,9 +45,19 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   form: input.form,
   densityKgPerL: input.densityKgPerL ?? undefined,
   grade: input.grade ? input.grade : undefined,
-  analysis: input.analysis.map((line): AnalysisFigure => ({ ...line, value: toValue(line.value), extract: line.extract ?? undefined })),
+  analysis: input.analysis.map((line): AnalysisFigure => ({
+    ...line,
+    value: toValue(line.value),
+    extract: line.extract ?? undefined,
+  })),
   derivedFrom: input.derivedFrom,
-  offers: input.offers.map((o) => ({ size: o.size, unit: o.unit, price: o.price ?? undefined, seenOn: o.seenOn ?? undefined, seller: o.seller ?? undefined })),
+  offers: input.offers.map((o) => ({
+    size: o.size,
+    unit: o.unit,
+    price: o.price ?? undefined,
+    seenOn: o.seenOn ?? undefined,
+    seller: o.seller ?? undefined,
+  })),
   directions: (input.directions ?? []).map(toDirection),
   longevity: input.longevity ?? undefined,
   carbonToNitrogen: input.carbonToNitrogen ?? undefined,
@@ -39,7 +69,8 @@ const toTemperature = (t: TemperatureInput): TemperatureRecord =>
     : { kind: 'sine', meanC: t.meanC ?? 0, amplitudeC: t.amplitudeC ?? 0, warmestDay: t.warmestDay ?? 0 };
 
 /** The readings of a jar test, by step. */
-export const toJarReadings = ({ readings }: Pick<JarTestInput, 'readings'>): JarReadings => Object.fromEntries(readings.map((r) => [r.step, r.value]));
+export const toJarReadings = ({ readings }: Pick<JarTestInput, 'readings'>): JarReadings =>
+  Object.fromEntries(readings.map((r) => [r.step, r.value]));
 
 /** A log as the core reads it. */
 export const toLog = ({ from, series }: LoggerInput): DailyLog => ({ from, series });
@@ -66,7 +97,11 @@ export const toClaim = (input: Pick<ClaimInput, 'statement' | 'crop' | 'needs'>,
 });
 
 /** A soil report as the core reads it. */
-export const toSoilReport = ({ sampledOn, depthM, figures }: SoilReportInput): SoilReport => ({ sampledOn, depthM, figures: figures.map((f) => ({ ...f, value: toValue(f.value) })) });
+export const toSoilReport = ({ sampledOn, depthM, figures }: SoilReportInput): SoilReport => ({
+  sampledOn,
+  depthM,
+  figures: figures.map((f) => ({ ...f, value: toValue(f.value) })),
+});
 
 interface ShapeLengths {
   readonly lengths: readonly string[];
@@ -96,16 +131,23 @@ export const SHAPE_LENGTHS: Readonly<Record<Shape['kind'], ShapeLengths>> = {
 export function toShape({ kind, lengthsM, count = 0, litres = 0 }: ShapeInput): Shape {
   const [a = 0, b = 0, c = 0] = lengthsM;
   switch (kind) {
-    case 'rectangle': return { kind, lengthM: a, widthM: b };
-    case 'circle': return { kind, acrossM: a };
-    case 'ring': return { kind, innerM: a, outerM: b };
-    case 'triangle': return { kind, sidesM: [a, b, c] };
+    case 'rectangle':
+      return { kind, lengthM: a, widthM: b };
+    case 'circle':
+      return { kind, acrossM: a };
+    case 'ring':
+      return { kind, innerM: a, outerM: b };
+    case 'triangle':
+      return { kind, sidesM: [a, b, c] };
     case 'polygon': {
       const sides = Math.floor((lengthsM.length + 3) / 2);
       return { kind, sidesM: lengthsM.slice(0, sides), diagonalsM: lengthsM.slice(sides) };
     }
-    case 'containers': return { kind, acrossM: a, litres, count };
-    case 'beds': return { kind, lengthM: a, widthM: b, count };
-    case 'rows': return { kind, lengthM: a, spacingM: b, count };
+    case 'containers':
+      return { kind, acrossM: a, litres, count };
+    case 'beds':
+      return { kind, lengthM: a, widthM: b, count };
+    case 'rows':
+      return { kind, lengthM: a, spacingM: b, count };
   }
 }

@@ -20,7 +20,12 @@ export interface Problem {
   readonly current?: unknown;
 }
 
-export const VALIDATION_OPTIONS = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true } as const;
+export const VALIDATION_OPTIONS = {
+  whitelist: true,
+  forbidNonWhitelisted: true,
+  forbidUnknownValues: true,
+  stopAtFirstError: true,
+} as const;
 
 /** class-validator's tree of errors as a flat list of paths with sentences. */
 export function fieldProblems(errors: readonly ValidationError[], prefix = ''): FieldProblem[] {
@@ -37,7 +42,8 @@ export function fieldProblems(errors: readonly ValidationError[], prefix = ''): 
 /** Where nothing was given there is nothing to say it was read. */
 const sentence = (message: string): string => message.replace(/^Read "?(?:\$value|undefined|null)"?, e/, 'E');
 
-export type Validated<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
+export type Validated<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
 /** Checks a plain object against a contract class, as the server does. */
 export function validateInput<T extends object>(Input: new () => T, plain: object): Validated<T> {

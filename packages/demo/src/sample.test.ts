@@ -1,15 +1,33 @@
-import { ClaimInput, PlotInput, ProductInput, RecipeInput, toClaim, toProduct, toSite, validateInput } from '@wheat-ledger/contract';
+import {
+  ClaimInput,
+  PlotInput,
+  ProductInput,
+  RecipeInput,
+  toClaim,
+  toProduct,
+  toSite,
+  validateInput,
+} from '@wheat-ledger/contract';
 import { judge, labelChecks, nitrogenPools, productRelease } from '@wheat-ledger/core';
 import { CLAIMS, PLOTS, PRODUCTS, RECIPES } from './index.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const known = new Set(PRODUCTS.map((p) => p.name));
 
-test.each(PRODUCTS.map((p) => [p.name, p] as const))('%s fits the contract and its label holds together', (_name, product) => {
-  expect(validateInput(ProductInput, product)).toMatchObject({ ok: true });
-  expect(labelChecks(toProduct(product)).filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual([]);
-});
-test.each(PLOTS.map((p) => [p.name, p] as const))('plot %s fits', (_name, plot) => expect(validateInput(PlotInput, plot)).toMatchObject({ ok: true }));
+test.each(PRODUCTS.map((p) => [p.name, p] as const))(
+  '%s fits the contract and its label holds together',
+  (_name, product) => {
+    expect(validateInput(ProductInput, product)).toMatchObject({ ok: true });
+    expect(
+      labelChecks(toProduct(product))
+        .filter((f) => f.severity !== 'note')
+        .map((f) => f.code),
+    ).toEqual([]);
+  },
+);
+test.each(PLOTS.map((p) => [p.name, p] as const))('plot %s fits', (_name, plot) =>
+  expect(validateInput(PlotInput, plot)).toMatchObject({ ok: true }),
+);
 
 test('claims and recipes fit, and speak of products on the shelf', () => {
   for (const { product, ...claim } of CLAIMS) {
@@ -18,22 +36,33 @@ test('claims and recipes fit, and speak of products on the shelf', () => {
   }
   for (const { parts, ...recipe } of RECIPES) {
     for (const part of parts) expect(known).toContain(part.product);
-    expect(validateInput(RecipeInput, { ...recipe, parts: parts.map((p) => ({ productId: ID, parts: p.parts })) })).toMatchObject({ ok: true });
+    expect(
+      validateInput(RecipeInput, { ...recipe, parts: parts.map((p) => ({ productId: ID, parts: p.parts })) }),
+    ).toMatchObject({ ok: true });
   }
 });
 
 test('the sample shows the whole range: every pool, a tie-up, a bag without a price, and differing verdicts', () => {
   const pools = PRODUCTS.map((p) => nitrogenPools(toProduct(p))).filter((r) => r.kind === 'pools');
-  for (const pool of ['nitrate', 'ammonium', 'urea', 'coated', 'organic'] as const) expect(pools.some((r) => r.pools[pool] > 0.05)).toBe(true);
+  for (const pool of ['nitrate', 'ammonium', 'urea', 'coated', 'organic'] as const)
+    expect(pools.some((r) => r.pools[pool] > 0.05)).toBe(true);
   const site = toSite(PLOTS[0]!);
-  const tiedUp = PRODUCTS.map((p) => productRelease(toProduct(p, p.name), site, { daysOnSurface: 0 })).filter((r) => r.kind === 'release' && Math.min(...r.run.mineral) < -0.05);
+  const tiedUp = PRODUCTS.map((p) => productRelease(toProduct(p, p.name), site, { daysOnSurface: 0 })).filter(
+    (r) => r.kind === 'release' && Math.min(...r.run.mineral) < -0.05,
+  );
   expect(tiedUp.map((r) => r.product.name)).toContain('Barn straw');
   expect(PRODUCTS.some((p) => p.offers.length === 0)).toBe(true);
-  const verdicts = new Set(CLAIMS.map((c) => judge(toClaim({ ...c, needs: [...c.needs] }, toProduct(PRODUCTS.find((p) => p.name === c.product)!))).verdict));
+  const verdicts = new Set(
+    CLAIMS.map(
+      (c) =>
+        judge(toClaim({ ...c, needs: [...c.needs] }, toProduct(PRODUCTS.find((p) => p.name === c.product)!))).verdict,
+    ),
+  );
   expect(verdicts.size).toBeGreaterThanOrEqual(2);
 });
 
 test('everything invented says sample where it could be taken for evidence', () => {
   for (const claim of CLAIMS) expect(claim.saidBy).toContain('sample');
-  for (const line of PRODUCTS.flatMap((p) => p.analysis).filter((l) => l.provenance === 'measured')) expect(line.source).toContain('sample');
+  for (const line of PRODUCTS.flatMap((p) => p.analysis).filter((l) => l.provenance === 'measured'))
+    expect(line.source).toContain('sample');
 });

@@ -1,7 +1,6 @@
 import { CLIMATES, type ClimateType } from '@wheat-ledger/contract';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
-
 interface Weather {
   readonly meanC: number;
   readonly swingC: number;
@@ -19,11 +18,56 @@ interface Weather {
 
 /** Invented climates, each of a kind. */
 const WEATHER: Readonly<Record<ClimateType, Weather>> = {
-  coolTemperate: { meanC: 10, swingC: 7, warmest: 203, wetWinter: 0.5, wetSummer: 0.36, wetDayMm: 4.6, etWinter: 0.4, etSummer: 3.4 },
-  continental: { meanC: 9, swingC: 13, warmest: 200, wetWinter: 0.3, wetSummer: 0.34, wetDayMm: 5.4, etWinter: 0.2, etSummer: 4.6 },
-  mediterranean: { meanC: 16, swingC: 8, warmest: 212, wetWinter: 0.36, wetSummer: 0.04, wetDayMm: 7.5, etWinter: 1.1, etSummer: 6.2 },
-  humidSubtropical: { meanC: 18, swingC: 9, warmest: 205, wetWinter: 0.3, wetSummer: 0.38, wetDayMm: 10.5, etWinter: 1.3, etSummer: 4.9 },
-  dryHighland: { meanC: 11, swingC: 12, warmest: 200, wetWinter: 0.12, wetSummer: 0.14, wetDayMm: 4.2, etWinter: 0.8, etSummer: 6.6 },
+  coolTemperate: {
+    meanC: 10,
+    swingC: 7,
+    warmest: 203,
+    wetWinter: 0.5,
+    wetSummer: 0.36,
+    wetDayMm: 4.6,
+    etWinter: 0.4,
+    etSummer: 3.4,
+  },
+  continental: {
+    meanC: 9,
+    swingC: 13,
+    warmest: 200,
+    wetWinter: 0.3,
+    wetSummer: 0.34,
+    wetDayMm: 5.4,
+    etWinter: 0.2,
+    etSummer: 4.6,
+  },
+  mediterranean: {
+    meanC: 16,
+    swingC: 8,
+    warmest: 212,
+    wetWinter: 0.36,
+    wetSummer: 0.04,
+    wetDayMm: 7.5,
+    etWinter: 1.1,
+    etSummer: 6.2,
+  },
+  humidSubtropical: {
+    meanC: 18,
+    swingC: 9,
+    warmest: 205,
+    wetWinter: 0.3,
+    wetSummer: 0.38,
+    wetDayMm: 10.5,
+    etWinter: 1.3,
+    etSummer: 4.9,
+  },
+  dryHighland: {
+    meanC: 11,
+    swingC: 12,
+    warmest: 200,
+    wetWinter: 0.12,
+    wetSummer: 0.14,
+    wetDayMm: 4.2,
+    etWinter: 0.8,
+    etSummer: 6.6,
+  },
 };
 
 export interface StationOrder {
@@ -57,14 +101,23 @@ export function stationCsv({ climate, from, days, seed }: StationOrder): string 
     spell = 0.75 * spell + 1.6 * bell();
     const air = w.meanC + w.swingC * season + spell;
     // Soil follows the air of the last week or so, and swings less.
-    soil = soil === undefined ? w.meanC + 0.85 * w.swingC * Math.cos((2 * Math.PI * (day - w.warmest - 9)) / 365) : soil + 0.14 * (w.meanC + 0.9 * (air - w.meanC) - soil);
+    soil =
+      soil === undefined
+        ? w.meanC + 0.85 * w.swingC * Math.cos((2 * Math.PI * (day - w.warmest - 9)) / 365)
+        : soil + 0.14 * (w.meanC + 0.9 * (air - w.meanC) - soil);
     const chance = w.wetWinter + (w.wetSummer - w.wetWinter) * summer;
     wet = uniform() < chance * (wet ? 1.35 : 0.82);
     const rain = wet ? -w.wetDayMm * Math.log(uniform()) : 0;
-    const et = Math.max(0, (w.etWinter + (w.etSummer - w.etWinter) * summer) * (wet ? 0.6 : 1.08) * (1 + 0.12 * bell()));
+    const et = Math.max(
+      0,
+      (w.etWinter + (w.etSummer - w.etWinter) * summer) * (wet ? 0.6 : 1.08) * (1 + 0.12 * bell()),
+    );
     const stamp = date.toISOString().slice(0, 10);
     const probe = uniform() < 1 / 40 ? '' : soil.toFixed(1);
-    lines.push(`${stamp} 00:00,${(air - 3.5).toFixed(1)},${probe},${rain.toFixed(1)},${et.toFixed(1)}`, `${stamp} 12:00,${(air + 3.5).toFixed(1)},${probe},,`);
+    lines.push(
+      `${stamp} 00:00,${(air - 3.5).toFixed(1)},${probe},${rain.toFixed(1)},${et.toFixed(1)}`,
+      `${stamp} 12:00,${(air + 3.5).toFixed(1)},${probe},,`,
+    );
   }
   return `${lines.join('\n')}\n`;
 }

@@ -18,13 +18,28 @@ const REQUESTS_PER_MINUTE = 3000;
 export class AppModule {
   static with({ databaseUrl, webRoot }: Config, logLevel = 'warn'): DynamicModule {
     const web = webRoot
-      ? [ServeStaticModule.forRoot({ rootPath: webRoot, exclude: ['/api/{*path}'], serveStaticOptions: { setHeaders: cacheHeaders(webRoot) } })]
+      ? [
+          ServeStaticModule.forRoot({
+            rootPath: webRoot,
+            exclude: ['/api/{*path}'],
+            serveStaticOptions: { setHeaders: cacheHeaders(webRoot) },
+          }),
+        ]
       : [];
     return {
       module: AppModule,
       imports: [
         // Method, path, status and time only: contents and headers stay out of the log.
-        LoggerModule.forRoot({ forRoutes: ['{*path}'], pinoHttp: { level: logLevel, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url: url.split('?')[0] }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } } }),
+        LoggerModule.forRoot({
+          forRoutes: ['{*path}'],
+          pinoHttp: {
+            level: logLevel,
+            serializers: {
+              req: ({ method, url }: { method: string; url: string }) => ({ method, url: url.split('?')[0] }),
+              res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+            },
+          },
+        }),
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_PER_MINUTE }]),
         CommonModule,
@@ -38,6 +53,11 @@ export class AppModule {
 }
 
 /** Hashed assets never change; the page itself is always asked for anew. */
-const cacheHeaders = (webRoot: string) => (response: { setHeader(name: string, value: string): void }, path: string): void => {
-  response.setHeader('Cache-Control', path.startsWith(join(webRoot, 'assets')) ? 'public, max-age=31536000, immutable' : 'no-cache');
-};
+const cacheHeaders =
+  (webRoot: string) =>
+  (response: { setHeader(name: string, value: string): void }, path: string): void => {
+    response.setHeader(
+      'Cache-Control',
+      path.startsWith(join(webRoot, 'assets')) ? 'public, max-age=31536000, immutable' : 'no-cache',
+    );
+  };

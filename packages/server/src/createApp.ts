@@ -20,13 +20,22 @@ const IMPORT_LIMIT = '120mb';
 
 /** The application, migrated and ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), { bodyParser: false, bufferLogs: true });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+    bodyParser: false,
+    bufferLogs: true,
+  });
   app.useLogger(app.get(Logger));
   app.use(loopbackOnly);
   app.use(
     helmet({
       contentSecurityPolicy: {
-        directives: { 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'worker-src': ["'self'"], 'font-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
+        directives: {
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'"],
+          'font-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'upgrade-insecure-requests': null,
+        },
       },
       strictTransportSecurity: false,
     }),

@@ -15,7 +15,11 @@ const urlOf = (database: string): string => {
 /** A new, empty database in the test cluster; its address. */
 export async function newDatabase(): Promise<string> {
   const name = `t_${randomBytes(6).toString('hex')}`;
-  const admin = await MikroORM.init({ clientUrl: urlOf('wheat_ledger'), entities: [], discovery: { warnWhenNoEntities: false } });
+  const admin = await MikroORM.init({
+    clientUrl: urlOf('wheat_ledger'),
+    entities: [],
+    discovery: { warnWhenNoEntities: false },
+  });
   await admin.em.getConnection().execute(`create database ${name}`);
   await admin.close();
   return urlOf(name);
@@ -40,8 +44,21 @@ export async function startApp(databaseUrl?: string): Promise<TestApp> {
 }
 
 export const product = (given: Partial<ProductInput> = {}): ProductInput => ({
-  name: 'Feather meal', seller: 'Larkmere Feed', form: 'meal', note: '', derivedFrom: ['feather meal'],
-  analysis: [{ analyte: 'N', basis: 'element', value: { kind: 'number', value: 13 }, unit: '%', provenance: 'label', source: 'bag label' }],
+  name: 'Feather meal',
+  seller: 'Larkmere Feed',
+  form: 'meal',
+  note: '',
+  derivedFrom: ['feather meal'],
+  analysis: [
+    {
+      analyte: 'N',
+      basis: 'element',
+      value: { kind: 'number', value: 13 },
+      unit: '%',
+      provenance: 'label',
+      source: 'bag label',
+    },
+  ],
   offers: [{ size: 20, unit: 'kg', price: { amount: '34.50', currency: 'EUR' }, seenOn: '2026-02-20' }],
   ...given,
 });

@@ -37,15 +37,45 @@ interface Given {
 }
 
 /** Renders a view with a store that already holds what the server would answer. Nothing is fetched that is given. */
-export async function show(ui: ReactNode, { records = {}, removed = [], journal = [], bench = [], path = '/', route = '*' }: Given = {}): Promise<Shown> {
+export async function show(
+  ui: ReactNode,
+  { records = {}, removed = [], journal = [], bench = [], path = '/', route = '*' }: Given = {},
+): Promise<Shown> {
   const store = makeStore();
-  const all = { plot: samplePlots, product: sampleProducts, recipe: [], claim: [], soil: [], attachment: [], jar: [], logger: [], filter: [], ...records };
-  for (const kind of Object.keys(all) as RecordKind[]) await store.dispatch(api.util.upsertQueryData('records', { kind, removed: false }, [...all[kind]]));
+  const all = {
+    plot: samplePlots,
+    product: sampleProducts,
+    recipe: [],
+    claim: [],
+    soil: [],
+    attachment: [],
+    jar: [],
+    logger: [],
+    filter: [],
+    ...records,
+  };
+  for (const kind of Object.keys(all) as RecordKind[])
+    await store.dispatch(api.util.upsertQueryData('records', { kind, removed: false }, [...all[kind]]));
   await store.dispatch(api.util.upsertQueryData('records', { kind: 'product', removed: true }, [...removed]));
   await store.dispatch(api.util.upsertQueryData('journal', {}, { items: journal, next: null }));
   for (const id of bench) store.dispatch(benchSlice.actions.toggled(id));
   const slot = document.createElement('aside');
   document.body.append(slot);
-  const router = createMemoryRouter([{ path: route, element: ui }, { path: '*', element: <p>elsewhere</p> }], { initialEntries: [path] });
-  return { store, ...render(<Provider store={store}><MarginSlot value={slot}><RouterProvider router={router} /></MarginSlot></Provider>) };
+  const router = createMemoryRouter(
+    [
+      { path: route, element: ui },
+      { path: '*', element: <p>elsewhere</p> },
+    ],
+    { initialEntries: [path] },
+  );
+  return {
+    store,
+    ...render(
+      <Provider store={store}>
+        <MarginSlot value={slot}>
+          <RouterProvider router={router} />
+        </MarginSlot>
+      </Provider>,
+    ),
+  };
 }

@@ -2,26 +2,54 @@ import { PROVENANCES, type Analyte, type AnalysisUnit } from '@wheat-ledger/core
 import { ProductInput } from '../product.js';
 import { productProblems } from '../productProblems.js';
 import { validateInput, type FieldProblem, type Validated } from '../validate.js';
-import { columnFor, counted, FIELDS, figureKey, headingOf, isOrdered, keyOf, rowHeading, type CsvColumn, type CsvField } from './csvColumns.js';
-import { blankDirection, blankLine, blankOffer, blankProduct, readProduct, type LineText, type ProductText } from './productText.js';
+import {
+  columnFor,
+  counted,
+  FIELDS,
+  figureKey,
+  headingOf,
+  isOrdered,
+  keyOf,
+  rowHeading,
+  type CsvColumn,
+  type CsvField,
+} from './csvColumns.js';
+import {
+  blankDirection,
+  blankLine,
+  blankOffer,
+  blankProduct,
+  readProduct,
+  type LineText,
+  type ProductText,
+} from './productText.js';
 import { typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
 function readFrom(text: string): Pick<LineText, 'provenance' | 'source'> {
   const [, word = '', source = ''] = /^\s*(\w+)\s*:?\s*([^]*)$/.exec(text) ?? [];
-  return (PROVENANCES as readonly string[]).includes(word) ? { provenance: word, source } : { provenance: 'label', source: text.trim() };
+  return (PROVENANCES as readonly string[]).includes(word)
+    ? { provenance: word, source }
+    : { provenance: 'label', source: text.trim() };
 }
 
 /** A product as its row: a cell for each column, safe to open in a spreadsheet. */
 export function csvRow(product: ProductText, columns: readonly CsvColumn[]): readonly string[] {
   const lines = new Map(counted(product.analysis).map(({ line, nth }) => [`${figureKey(line)}|${nth}`, line] as const));
   const order = [...lines.keys()];
-  const figureHeadings = new Map(columns.flatMap((c) => (c.kind === 'figure' ? [[`${figureKey(c)}|${c.nth}`, headingOf(c)] as const] : [])));
+  const figureHeadings = new Map(
+    columns.flatMap((c) => (c.kind === 'figure' ? [[`${figureKey(c)}|${c.nth}`, headingOf(c)] as const] : [])),
+  );
   const inOrder = isOrdered(order, [...figureHeadings.keys()]);
   return columns.map((column) => {
     if (column.kind === 'field') return guarded(FIELDS[column.field].get(product));
     if (column.kind === 'order') return inOrder ? '' : order.map((key) => figureHeadings.get(key) ?? '').join('; ');
-    if (column.kind === 'row') return guarded((column.list === 'offers' ? product.offers[column.nth - 1]?.[column.part] : product.directions[column.nth - 1]?.[column.part]) ?? '');
+    if (column.kind === 'row')
+      return guarded(
+        (column.list === 'offers'
+          ? product.offers[column.nth - 1]?.[column.part]
+          : product.directions[column.nth - 1]?.[column.part]) ?? '',
+      );
     const line = lines.get(`${figureKey(column)}|${column.nth}`);
     return line ? guarded(column.kind === 'figure' ? line.value : fromText(line)) : '';
   });
@@ -31,12 +59,25 @@ export function csvRow(product: ProductText, columns: readonly CsvColumn[]): rea
 function headingAt(path: string, text: ProductText): string {
   const [list = '', index = '', part = ''] = path.split('.');
   const line = list === 'analysis' ? counted(text.analysis)[Number(index)] : undefined;
-  if (line) return headingOf({ kind: 'figure', analyte: line.line.analyte as Analyte, basis: line.line.basis, unit: line.line.unit as AnalysisUnit, nth: line.nth });
+  if (line)
+    return headingOf({
+      kind: 'figure',
+      analyte: line.line.analyte as Analyte,
+      basis: line.line.basis,
+      unit: line.line.unit as AnalysisUnit,
+      nth: line.nth,
+    });
   if (list === 'offers' || list === 'directions') return rowHeading(list, part, Number(index) + 1);
   return PATH_HEADINGS[list] ?? list;
 }
 const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
-  densityKgPerL: 'density kg/L', derivedFrom: 'derived from', longevity: 'lasts days', carbonToNitrogen: 'C:N', saltIndex: 'salt index', limingPer100Kg: 'liming kg CaCO3/100 kg', labelText: 'label text',
+  densityKgPerL: 'density kg/L',
+  derivedFrom: 'derived from',
+  longevity: 'lasts days',
+  carbonToNitrogen: 'C:N',
+  saltIndex: 'salt index',
+  limingPer100Kg: 'liming kg CaCO3/100 kg',
+  labelText: 'label text',
 };
 
 /**
@@ -44,12 +85,20 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
  * @param columns what each cell means; undefined is left out
  * @param currency that of prices whose row names none; without it such a price is refused
  */
-export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[], currency = ''): Validated<ProductInput> {
+export function readCsvRow(
+  columns: readonly (CsvColumn | undefined)[],
+  cells: readonly string[],
+  currency = '',
+): Validated<ProductInput> {
   const text = productFromRow(columns, cells.map(unguarded), currency);
   const read = readProduct(text);
-  const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({ ok: false, problems: problems.map((p) => ({ ...p, path: headingAt(p.path, text) })) });
+  const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({
+    ok: false,
+    problems: problems.map((p) => ({ ...p, path: headingAt(p.path, text) })),
+  });
   if (read.problems.length > 0) return refused(read.problems);
-  const asTyped = (problems: readonly FieldProblem[]): readonly FieldProblem[] => problems.map((p) => ({ ...p, path: typedPath(p.path, read.rows) }));
+  const asTyped = (problems: readonly FieldProblem[]): readonly FieldProblem[] =>
+    problems.map((p) => ({ ...p, path: typedPath(p.path, read.rows) }));
   const checked = validateInput(ProductInput, read.plain);
   if (!checked.ok) return refused(asTyped(checked.problems));
   const problems = productProblems(checked.value);
@@ -57,11 +106,22 @@ export function readCsvRow(columns: readonly (CsvColumn | undefined)[], cells: r
 }
 
 /** Rows with one more part, and blank rows before it where none had anything yet. */
-const withPart = <Row,>(rows: readonly Row[], blank: () => Row, { part, nth }: { readonly part: string; readonly nth: number }, cell: string): Row[] =>
-  Array.from({ length: Math.max(rows.length, nth) }, (_, i) => (i === nth - 1 ? { ...(rows[i] ?? blank()), [part]: cell.trim() } : (rows[i] ?? blank())));
+const withPart = <Row>(
+  rows: readonly Row[],
+  blank: () => Row,
+  { part, nth }: { readonly part: string; readonly nth: number },
+  cell: string,
+): Row[] =>
+  Array.from({ length: Math.max(rows.length, nth) }, (_, i) =>
+    i === nth - 1 ? { ...(rows[i] ?? blank()), [part]: cell.trim() } : (rows[i] ?? blank()),
+  );
 
 /** A row's cells as the text of a product; columns without a meaning are left out. */
-function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: readonly string[], currency: string): ProductText {
+function productFromRow(
+  columns: readonly (CsvColumn | undefined)[],
+  cells: readonly string[],
+  currency: string,
+): ProductText {
   let product: ProductText = { ...blankProduct(), analysis: [], offers: [], directions: [] };
   const lines: { key: string; line: LineText }[] = [];
   let order: readonly string[] = [];
@@ -70,12 +130,22 @@ function productFromRow(columns: readonly (CsvColumn | undefined)[], cells: read
     if (!column || cell.trim() === '') return;
     if (column.kind === 'field') product = FIELDS[column.field].set(product, cell);
     else if (column.kind === 'order') order = cell.split(';').map((heading) => keyOf(columnFor(heading)));
-    else if (column.kind === 'row') product = { ...product, ...(column.list === 'offers' ? { offers: withPart(product.offers, () => blankOffer(currency), column, cell) } : { directions: withPart(product.directions, blankDirection, column, cell) }) };
+    else if (column.kind === 'row')
+      product = {
+        ...product,
+        ...(column.list === 'offers'
+          ? { offers: withPart(product.offers, () => blankOffer(currency), column, cell) }
+          : { directions: withPart(product.directions, blankDirection, column, cell) }),
+      };
     else {
       const key = keyOf(column);
-      const found = lines.find((l) => l.key === key) ?? { key, line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' } };
+      const found = lines.find((l) => l.key === key) ?? {
+        key,
+        line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' },
+      };
       if (!lines.includes(found)) lines.push(found);
-      found.line = column.kind === 'figure' ? { ...found.line, value: cell.trim() } : { ...found.line, ...readFrom(cell) };
+      found.line =
+        column.kind === 'figure' ? { ...found.line, value: cell.trim() } : { ...found.line, ...readFrom(cell) };
     }
   });
   const placeOf = (key: string): number => (order.includes(key) ? order.indexOf(key) : order.length);
@@ -87,4 +157,5 @@ const PLAIN_NUMBER = /^[+-]?\d+(?:[.,]\d+)?$/;
 /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. @example guarded('=1+1') // "'=1+1" */
 export const guarded = (cell: string): string => (COULD_RUN.test(cell) && !PLAIN_NUMBER.test(cell) ? `'${cell}` : cell);
 /** Takes the apostrophe away again. */
-export const unguarded = (cell: string): string => (cell.startsWith("'") && COULD_RUN.test(cell) ? cell.slice(1) : cell);
+export const unguarded = (cell: string): string =>
+  cell.startsWith("'") && COULD_RUN.test(cell) ? cell.slice(1) : cell;

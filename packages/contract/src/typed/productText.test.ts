@@ -3,15 +3,57 @@ import { validateInput } from '../validate.js';
 import { blankDirection, blankProduct, productText, readProduct } from './productText.js';
 
 const kept: ProductInput = {
-  name: 'Everything', seller: 'Ossel & Wick', form: 'liquid', note: 'note', densityKgPerL: 1.18, grade: '4-2-8', derivedFrom: ['urea', 'potassium nitrate'],
+  name: 'Everything',
+  seller: 'Ossel & Wick',
+  form: 'liquid',
+  note: 'note',
+  densityKgPerL: 1.18,
+  grade: '4-2-8',
+  derivedFrom: ['urea', 'potassium nitrate'],
   analysis: [
-    { analyte: 'N', basis: 'element', value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 }, unit: '%', provenance: 'typical', source: 'textbook' },
-    { analyte: 'P', basis: 'P2O5', value: { kind: 'below', limit: 20 }, unit: 'mg/kg', provenance: 'measured', source: 'slip' },
-    { analyte: 'P', basis: 'P2O5', value: { kind: 'number', value: 12 }, unit: 'mg/kg', provenance: 'measured', source: 'slip', extract: 'available' },
+    {
+      analyte: 'N',
+      basis: 'element',
+      value: { kind: 'range', low: 0.4, mid: 0.5, high: 0.7 },
+      unit: '%',
+      provenance: 'typical',
+      source: 'textbook',
+    },
+    {
+      analyte: 'P',
+      basis: 'P2O5',
+      value: { kind: 'below', limit: 20 },
+      unit: 'mg/kg',
+      provenance: 'measured',
+      source: 'slip',
+    },
+    {
+      analyte: 'P',
+      basis: 'P2O5',
+      value: { kind: 'number', value: 12 },
+      unit: 'mg/kg',
+      provenance: 'measured',
+      source: 'slip',
+      extract: 'available',
+    },
   ],
-  offers: [{ size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20', seller: 'The other shop' }, { size: 5, unit: 'US gal' }],
-  directions: [{ use: 'new beds', amount: 5, least: 3, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 }, { use: '', amount: 4, unit: 'g', per: { amount: 10, unit: 'L of water' } }], longevity: { days: 150, referenceC: 21 },
-  labelText: 'Nitrogen 0.5 %', organic: { status: 'yes', body: 'the county list' }, origins: ['synthetic'], carbonToNitrogen: 12.5, saltIndex: 46.1, limingPer100Kg: -5.5, stock: { amount: 3.5, unit: 'L' }, storage: 'frost free',
+  offers: [
+    { size: 1, unit: 'L', price: { amount: '8.75', currency: 'EUR' }, seenOn: '2026-02-20', seller: 'The other shop' },
+    { size: 5, unit: 'US gal' },
+  ],
+  directions: [
+    { use: 'new beds', amount: 5, least: 3, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 },
+    { use: '', amount: 4, unit: 'g', per: { amount: 10, unit: 'L of water' } },
+  ],
+  longevity: { days: 150, referenceC: 21 },
+  labelText: 'Nitrogen 0.5 %',
+  organic: { status: 'yes', body: 'the county list' },
+  origins: ['synthetic'],
+  carbonToNitrogen: 12.5,
+  saltIndex: 46.1,
+  limingPer100Kg: -5.5,
+  stock: { amount: 3.5, unit: 'L' },
+  storage: 'frost free',
 };
 
 test('a kept product turned into text and read again is the same product', () => {
@@ -21,20 +63,44 @@ test('a kept product turned into text and read again is the same product', () =>
   expect(validateInput(ProductInput, plain).ok).toBe(true);
 });
 
-const typed = (given: Partial<ReturnType<typeof blankProduct>>) => readProduct({ ...blankProduct(), name: 'A', ...given });
+const typed = (given: Partial<ReturnType<typeof blankProduct>>) =>
+  readProduct({ ...blankProduct(), name: 'A', ...given });
 
 test('numbers are read as people type them', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '' };
-  const { plain } = typed({ densityKgPerL: '0,48', analysis: [{ ...line, value: '5 ½' }], offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '', seller: '' }], directions: [{ amount: '15 L/ha', use: ' hedges ', perYear: '2' }] });
-  expect(plain).toMatchObject({ densityKgPerL: 0.48, analysis: [{ value: { kind: 'number', value: 5.5 } }], offers: [{ size: 50, unit: 'lb', price: { amount: '1250.50', currency: 'EUR' } }], directions: [{ use: 'hedges', amount: 15, unit: 'L', per: { amount: 1, unit: 'ha' }, perYear: 2 }] });
+  const { plain } = typed({
+    densityKgPerL: '0,48',
+    analysis: [{ ...line, value: '5 ½' }],
+    offers: [{ size: '50 lb', price: '1.250,5', currency: 'eur', seenOn: '', seller: '' }],
+    directions: [{ amount: '15 L/ha', use: ' hedges ', perYear: '2' }],
+  });
+  expect(plain).toMatchObject({
+    densityKgPerL: 0.48,
+    analysis: [{ value: { kind: 'number', value: 5.5 } }],
+    offers: [{ size: 50, unit: 'lb', price: { amount: '1250.50', currency: 'EUR' } }],
+    directions: [{ use: 'hedges', amount: 15, unit: 'L', per: { amount: 1, unit: 'ha' }, perYear: 2 }],
+  });
 });
 
 test('blank rows are left out, and messages still land on the row that was typed', () => {
   const line = { analyte: 'N', unit: '%', basis: 'element', provenance: 'label', source: '', value: '' };
-  const { plain, rows, problems } = typed({ analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }], offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '', seller: '' }], directions: [blankDirection(), { amount: '2 tbsp/plant', use: '', perYear: '' }, { amount: '5 mL/L', use: '', perYear: 'often' }] });
+  const { plain, rows, problems } = typed({
+    analysis: [line, { ...line, value: 'lots' }, { ...line, value: '3' }],
+    offers: [{ size: '1 cup', price: '', currency: 'EUR', seenOn: '', seller: '' }],
+    directions: [
+      blankDirection(),
+      { amount: '2 tbsp/plant', use: '', perYear: '' },
+      { amount: '5 mL/L', use: '', perYear: 'often' },
+    ],
+  });
   expect(plain.analysis).toHaveLength(1);
   expect(rows).toEqual({ analysis: [1, 2], offers: [0], directions: [1, 2] });
-  expect(problems.map((p) => p.path)).toEqual(['analysis.1.value', 'offers.0.size', 'directions.1.amount', 'directions.2.perYear']);
+  expect(problems.map((p) => p.path)).toEqual([
+    'analysis.1.value',
+    'offers.0.size',
+    'directions.1.amount',
+    'directions.2.perYear',
+  ]);
   expect(problems[1]?.message).toMatch(/US cup or metric cup/);
   expect(problems[2]?.message).toMatch(/US tbsp or metric tbsp or AU tbsp/);
 });
@@ -44,4 +110,3 @@ test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its v
   expect(Number(plain.offers[0]?.price?.amount)).toBe(Number(price));
   expect(plain.offers[0]?.price?.amount).toMatch(/^\d+\.\d{2,4}$/);
 });
-

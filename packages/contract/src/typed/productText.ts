@@ -1,5 +1,19 @@
 import type { AnalysisFigureInput, DirectionInput, OfferInput, OrganicStatus, ProductInput } from '../product.js';
-import { basisWord, parseRate, printDeclared, printRate, readBasisWord, type AnalysisFigure, type AnalysisUnit, type Analyte, type DeclaredValue, type Direction, type Origin, type ProductForm, type Provenance } from '@wheat-ledger/core';
+import {
+  basisWord,
+  parseRate,
+  printDeclared,
+  printRate,
+  readBasisWord,
+  type AnalysisFigure,
+  type AnalysisUnit,
+  type Analyte,
+  type DeclaredValue,
+  type Direction,
+  type Origin,
+  type ProductForm,
+  type Provenance,
+} from '@wheat-ledger/core';
 import { toDirection } from '../toCore.js';
 import { given, Reader, rowsWith, whenTyped, type ReadText } from './reader.js';
 
@@ -48,35 +62,74 @@ export interface ProductText {
   storage: string;
 }
 
-export const blankLine = (analyte = 'N', basis = 'element'): LineText => ({ analyte, value: '', unit: '%', basis, provenance: 'label', source: 'bag label' });
+export const blankLine = (analyte = 'N', basis = 'element'): LineText => ({
+  analyte,
+  value: '',
+  unit: '%',
+  basis,
+  provenance: 'label',
+  source: 'bag label',
+});
 export const blankOffer = (currency = 'EUR'): OfferText => ({ size: '', price: '', currency, seenOn: '', seller: '' });
 export const blankDirection = (): DirectionText => ({ amount: '', use: '', perYear: '' });
 export const blankProduct = (): ProductText => ({
-  name: '', seller: '', form: 'granule', densityKgPerL: '', grade: '',
+  name: '',
+  seller: '',
+  form: 'granule',
+  densityKgPerL: '',
+  grade: '',
   analysis: [blankLine('N'), blankLine('P', 'P2O5'), blankLine('K', 'K2O')],
-  derivedFrom: '', offers: [blankOffer()],
-  directions: [blankDirection()], longevity: { days: '', referenceC: '21' }, note: '',
-  labelText: '', organic: { status: 'unknown', body: '' }, origins: [], carbonToNitrogen: '', saltIndex: '', limingPer100Kg: '', stock: '', storage: '',
+  derivedFrom: '',
+  offers: [blankOffer()],
+  directions: [blankDirection()],
+  longevity: { days: '', referenceC: '21' },
+  note: '',
+  labelText: '',
+  organic: { status: 'unknown', body: '' },
+  origins: [],
+  carbonToNitrogen: '',
+  saltIndex: '',
+  limingPer100Kg: '',
+  stock: '',
+  storage: '',
 });
 
 /** A figure as a person types it. */
-export const lineText = ({ value, basis, extract, ...line }: AnalysisFigureInput | AnalysisFigure): LineText => ({ ...line, basis: basisWord(basis, extract), value: printDeclared(value as DeclaredValue) });
-const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({ size: `${size} ${unit}`, price: price?.amount ?? '', currency: price?.currency ?? 'EUR', seenOn: seenOn ?? '', seller: seller ?? '' });
+export const lineText = ({ value, basis, extract, ...line }: AnalysisFigureInput | AnalysisFigure): LineText => ({
+  ...line,
+  basis: basisWord(basis, extract),
+  value: printDeclared(value as DeclaredValue),
+});
+const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({
+  size: `${size} ${unit}`,
+  price: price?.amount ?? '',
+  currency: price?.currency ?? 'EUR',
+  seenOn: seenOn ?? '',
+  seller: seller ?? '',
+});
 /** A rate of the directions as a person types it. */
-export const directionText = (d: Direction): DirectionText => ({ amount: printRate(d), use: d.use, perYear: numberText(d.perYear) });
+export const directionText = (d: Direction): DirectionText => ({
+  amount: printRate(d),
+  use: d.use,
+  perYear: numberText(d.perYear),
+});
 
 const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
 /** A kept product as the text that would make it. */
 export const productText = (p: ProductInput): ProductText => ({
-  name: p.name, seller: p.seller, form: p.form,
+  name: p.name,
+  seller: p.seller,
+  form: p.form,
   densityKgPerL: numberText(p.densityKgPerL),
   grade: p.grade ?? '',
   analysis: p.analysis.map(lineText),
   derivedFrom: p.derivedFrom.join(', '),
   offers: p.offers.map(offerText),
   directions: p.directions?.length ? p.directions.map((d) => directionText(toDirection(d))) : [blankDirection()],
-  longevity: p.longevity ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) } : { days: '', referenceC: '21' },
+  longevity: p.longevity
+    ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) }
+    : { days: '', referenceC: '21' },
   note: p.note,
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
@@ -88,7 +141,11 @@ export const productText = (p: ProductInput): ProductText => ({
   storage: p.storage ?? '',
 });
 
-const wordsOf = (text: string): string[] => text.split(/[,;\n]/).map((w) => w.trim()).filter(Boolean);
+const wordsOf = (text: string): string[] =>
+  text
+    .split(/[,;\n]/)
+    .map((w) => w.trim())
+    .filter(Boolean);
 
 function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | undefined {
   const path = `offers.${i}`;
@@ -96,8 +153,12 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
   const price = whenTyped(offer.price, () => read.number(`${path}.price`, offer.price));
   if (!size) return undefined;
   return {
-    size: size.value, unit: size.unit.symbol,
-    ...given('price', price === undefined ? undefined : { amount: decimalText(price), currency: offer.currency.trim().toUpperCase() }),
+    size: size.value,
+    unit: size.unit.symbol,
+    ...given(
+      'price',
+      price === undefined ? undefined : { amount: decimalText(price), currency: offer.currency.trim().toUpperCase() },
+    ),
     ...given('seenOn', offer.seenOn || undefined),
     ...given('seller', offer.seller.trim() || undefined),
   };
@@ -106,7 +167,11 @@ function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | unde
 /** A typed price as an exact decimal: at least the two places money has, at most the four that are kept. */
 const decimalText = (price: number): string => price.toFixed(4).replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
 
-function readDirection(read: Reader, { amount: typed, use, perYear: often }: DirectionText, i: number): DirectionInput | undefined {
+function readDirection(
+  read: Reader,
+  { amount: typed, use, perYear: often }: DirectionText,
+  i: number,
+): DirectionInput | undefined {
   const path = `directions.${i}`;
   const rate = parseRate(typed);
   const perYear = whenTyped(often, () => read.number(`${path}.perYear`, often));
@@ -117,22 +182,41 @@ function readDirection(read: Reader, { amount: typed, use, perYear: often }: Dir
 /** Reads typed text into a product; lines left blank are left out, everything else must read. */
 export function readProduct(text: ProductText): ReadText & { readonly plain: ProductInput } {
   const read = new Reader();
-  const density = whenTyped(text.densityKgPerL, () => read.canonical('densityKgPerL', text.densityKgPerL, 'density', 'kg/L'));
+  const density = whenTyped(text.densityKgPerL, () =>
+    read.canonical('densityKgPerL', text.densityKgPerL, 'density', 'kg/L'),
+  );
   const analysisRows = rowsWith(text.analysis, (line) => line.value.trim() !== '');
   const offerRows = rowsWith(text.offers, (offer) => offer.size.trim() !== '' || offer.price.trim() !== '');
   const analysis = analysisRows.flatMap(([line, i]): AnalysisFigureInput[] => {
     const value = read.declared(`analysis.${i}.value`, line.value);
-    return value ? [{ analyte: line.analyte as Analyte, unit: line.unit as AnalysisUnit, provenance: line.provenance as Provenance, source: line.source, value, ...readBasisWord(line.basis) }] : [];
+    return value
+      ? [
+          {
+            analyte: line.analyte as Analyte,
+            unit: line.unit as AnalysisUnit,
+            provenance: line.provenance as Provenance,
+            source: line.source,
+            value,
+            ...readBasisWord(line.basis),
+          },
+        ]
+      : [];
   });
   const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i) ?? []);
-  const directionRows = rowsWith(text.directions, (d) => d.amount.trim() !== '' || d.use.trim() !== '' || d.perYear.trim() !== '');
+  const directionRows = rowsWith(
+    text.directions,
+    (d) => d.amount.trim() !== '' || d.use.trim() !== '' || d.perYear.trim() !== '',
+  );
   const directions = directionRows.flatMap(([direction, i]) => readDirection(read, direction, i) ?? []);
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
-  const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined => whenTyped(text[path], () => read.number(path, text[path]));
+  const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined =>
+    whenTyped(text[path], () => read.number(path, text[path]));
   const stock = whenTyped(text.stock, () => read.quantity('stock', text.stock, ['mass', 'volume'], 'kg'));
   const plain: ProductInput = {
-    name: text.name.trim(), seller: text.seller.trim(), form: text.form as ProductForm,
+    name: text.name.trim(),
+    seller: text.seller.trim(),
+    form: text.form as ProductForm,
     ...given('densityKgPerL', density),
     ...given('grade', text.grade.trim() || undefined),
     analysis,
@@ -142,7 +226,12 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     ...given('longevity', days !== undefined && referenceC !== undefined ? { days, referenceC } : undefined),
     note: text.note.trim(),
     ...given('labelText', text.labelText.trim() === '' ? undefined : text.labelText),
-    ...given('organic', text.organic.status === 'unknown' && text.organic.body.trim() === '' ? undefined : { status: text.organic.status as OrganicStatus, body: text.organic.body.trim() }),
+    ...given(
+      'organic',
+      text.organic.status === 'unknown' && text.organic.body.trim() === ''
+        ? undefined
+        : { status: text.organic.status as OrganicStatus, body: text.organic.body.trim() },
+    ),
     ...given('origins', text.origins.length > 0 ? (text.origins as Origin[]) : undefined),
     ...given('carbonToNitrogen', optional('carbonToNitrogen')),
     ...given('saltIndex', optional('saltIndex')),
@@ -150,5 +239,13 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     ...given('stock', stock && { amount: stock.value, unit: stock.unit.symbol }),
     ...given('storage', text.storage.trim() || undefined),
   };
-  return { plain, problems: read.problems, rows: { analysis: analysisRows.map(([, i]) => i), offers: offerRows.map(([, i]) => i), directions: directionRows.map(([, i]) => i) } };
+  return {
+    plain,
+    problems: read.problems,
+    rows: {
+      analysis: analysisRows.map(([, i]) => i),
+      offers: offerRows.map(([, i]) => i),
+      directions: directionRows.map(([, i]) => i),
+    },
+  };
 }

@@ -32,7 +32,12 @@ export class Reader {
   }
 
   /** A quantity of one of several kinds, the first being what is asked for when none fits. */
-  quantity(path: string, text: string, dimensions: readonly Dimension[], assumed?: string): Extract<ParsedQuantity, { ok: true }> | undefined {
+  quantity(
+    path: string,
+    text: string,
+    dimensions: readonly Dimension[],
+    assumed?: string,
+  ): Extract<ParsedQuantity, { ok: true }> | undefined {
     const reads = dimensions.map((d) => parseQuantity(text, d, assumed));
     const read = reads.find((r) => r.ok) ?? reads[0];
     return read?.ok ? read : this.refuse(path, read ? read.reason : '');
@@ -46,16 +51,17 @@ export class Reader {
 
   declared(path: string, text: string): DeclaredValueInput | undefined {
     const read = parseDeclared(text);
-    return read.ok ? (read.value) : this.refuse(path, read.reason);
+    return read.ok ? read.value : this.refuse(path, read.reason);
   }
 }
 
 /** Reads a field only when something was typed in it. */
-export const whenTyped = <T,>(text: string, read: () => T): T | undefined => (text.trim() === '' ? undefined : read());
+export const whenTyped = <T>(text: string, read: () => T): T | undefined => (text.trim() === '' ? undefined : read());
 
 /** A field of an object, or nothing at all when there is no value. */
-export const given = <K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> => (value === undefined ? {} : ({ [key]: value } as Record<K, V>));
+export const given = <K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> =>
+  value === undefined ? {} : ({ [key]: value } as Record<K, V>);
 
 /** The rows something was typed in, each with its place. */
-export const rowsWith = <T,>(rows: readonly T[], typed: (row: T) => boolean): (readonly [T, number])[] =>
+export const rowsWith = <T>(rows: readonly T[], typed: (row: T) => boolean): (readonly [T, number])[] =>
   rows.map((row, i) => [row, i] as const).filter(([row]) => typed(row));

@@ -14,5 +14,9 @@ export type CheckKey = (typeof CHECKS)[number]['key'];
 export type Answer = 'supports' | 'against' | 'cannotTell' | 'notRelevant' | 'notYet';
 
 export const ANSWER_WORDS: Readonly<Record<Answer, string>> = {
-  supports: 'supports', against: 'against', cannotTell: 'cannot tell', notRelevant: 'not relevant', notYet: 'not yet looked at',
+  supports: 'supports',
+  against: 'against',
+  cannotTell: 'cannot tell',
+  notRelevant: 'not relevant',
+  notYet: 'not yet looked at',
 };

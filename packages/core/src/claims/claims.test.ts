@@ -7,57 +7,111 @@ import { contentCheck } from './content.js';
 import { doseCheck, yearlyRate } from './dose.js';
 import { judge, VERDICT_RULES } from './verdict.js';
 
-const claim = (product: Partial<Product>, needs: Claim['needs'], crop = 'wheat'): Claim => ({ statement: 'it works', product: bag(product), needs, crop: cropOf(crop) });
+const claim = (product: Partial<Product>, needs: Claim['needs'], crop = 'wheat'): Claim => ({
+  statement: 'it works',
+  product: bag(product),
+  needs,
+  crop: cropOf(crop),
+});
 
 test('content: held is supported with the figure', () => {
   const check = contentCheck(claim({ analysis: [line('Mg', 16, 'MgO')] }, ['Mg']));
   expect(check.answer).toBe('supports');
   expect(check.figures[0]?.value.mid).toBeCloseTo(16 / 1.6583, 3);
 });
-test('content: not declared and in none of the known ingredients is against', () => expect(contentCheck(claim({ derivedFrom: ['urea'], analysis: [line('N', 46)] }, ['Ca'])).answer).toBe('against'));
+test('content: not declared and in none of the known ingredients is against', () =>
+  expect(contentCheck(claim({ derivedFrom: ['urea'], analysis: [line('N', 46)] }, ['Ca'])).answer).toBe('against'));
 test('content: not declared is not the same as none', () => {
   expect(contentCheck(claim({ analysis: [line('N', 46)] }, ['Ca'])).answer).toBe('cannotTell');
-  expect(contentCheck(claim({ derivedFrom: ['gypsum'] }, ['Ca'])).text).toMatch(/gypsum contains calcium, but the label gives no figure/);
+  expect(contentCheck(claim({ derivedFrom: ['gypsum'] }, ['Ca'])).text).toMatch(
+    /gypsum contains calcium, but the label gives no figure/,
+  );
 });
 test('content: below detection is against, and a mechanism without nutrients is not judged by them', () => {
-  expect(contentCheck(claim({ analysis: [line('P', { below: 20 }, 'element', 'mg/kg')] }, ['P'])).answer).toBe('against');
+  expect(contentCheck(claim({ analysis: [line('P', { below: 20 }, 'element', 'mg/kg')] }, ['P'])).answer).toBe(
+    'against',
+  );
   expect(contentCheck(claim({}, [])).answer).toBe('notRelevant');
 });
 
 test('dose: 0.4 mL/m² three times of 10 % w/v silicon is 0.12 g/m² against 6–18: about 1 % of need', () => {
-  const check = doseCheck(claim({ densityKgPerL: 1.25, analysis: [line('Si', 10, 'element', '% w/v')], directions: [direction('0.4 mL/m²', 3)] }, ['Si']));
+  const check = doseCheck(
+    claim(
+      { densityKgPerL: 1.25, analysis: [line('Si', 10, 'element', '% w/v')], directions: [direction('0.4 mL/m²', 3)] },
+      ['Si'],
+    ),
+  );
   expect(check.answer).toBe('against');
-  expect(check.figures[0]?.value).toEqual({ low: expect.closeTo(12 / 18, 6), mid: expect.closeTo(12 / 11, 6), high: expect.closeTo(2, 6) });
+  expect(check.figures[0]?.value).toEqual({
+    low: expect.closeTo(12 / 18, 6),
+    mid: expect.closeTo(12 / 11, 6),
+    high: expect.closeTo(2, 6),
+  });
 });
 test('dose: 150 g/m² twice of 4 % N is 12 g/m² against 8–15: 80–150 % of need', () => {
   const check = doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('150 g/m²', 2)] }, ['N']));
   expect(check.answer).toBe('supports');
   expect(check.figures[0]?.value.low).toBeCloseTo(80, 6);
 });
-test('dose: between too little and enough it cannot tell', () => expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('40 g/m²', 1)] }, ['N'])).answer).toBe('cannotTell'));
+test('dose: between too little and enough it cannot tell', () =>
+  expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('40 g/m²', 1)] }, ['N'])).answer).toBe(
+    'cannotTell',
+  ));
 test('dose: without a rate, a density or a known need there is no number', () => {
   expect(doseCheck(claim({ analysis: [line('N', 4)] }, ['N'])).text).toMatch(/gives no rate/);
-  expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('1 L/ha', 1)] }, ['N'])).text).toMatch(/density/);
-  expect(doseCheck(claim({ analysis: [line('Co', 4)], directions: [direction('1 g/m²', 1)] }, ['Co'])).text).toMatch(/not known here/);
+  expect(doseCheck(claim({ analysis: [line('N', 4)], directions: [direction('1 L/ha', 1)] }, ['N'])).text).toMatch(
+    /density/,
+  );
+  expect(doseCheck(claim({ analysis: [line('Co', 4)], directions: [direction('1 g/m²', 1)] }, ['Co'])).text).toMatch(
+    /not known here/,
+  );
 });
-const yearly = (...directions: readonly Direction[]): number | string => { const rate = yearlyRate(bag({ directions })); return rate.kind === 'figure' ? rate.figure.value.high : rate.why; };
-test('label rates in pounds and acres come out in kg/m²: 40 lb/acre is 4.48 g/m²', () => expect(yearly(direction('40 lb/acre', 1))).toBeCloseTo(0.0044834, 7));
+const yearly = (...directions: readonly Direction[]): number | string => {
+  const rate = yearlyRate(bag({ directions }));
+  return rate.kind === 'figure' ? rate.figure.value.high : rate.why;
+};
+test('label rates in pounds and acres come out in kg/m²: 40 lb/acre is 4.48 g/m²', () =>
+  expect(yearly(direction('40 lb/acre', 1))).toBeCloseTo(0.0044834, 7));
 test('of several rates for ground the one that brings most in a year counts: 30 g three times is more than 50 g once', () => {
-  expect(yearly(direction('50 g/m²', 1, 'new beds'), direction('20–30 g/m²', 3, 'roses'), direction('1 kg/plant', 9))).toBeCloseTo(0.09, 12);
+  expect(
+    yearly(direction('50 g/m²', 1, 'new beds'), direction('20–30 g/m²', 3, 'roses'), direction('1 kg/plant', 9)),
+  ).toBeCloseTo(0.09, 12);
 });
 test('how often nobody says is an assumption of once, named in the working', () => {
   const rate = yearlyRate(bag({ directions: [direction('50 g/m²')] }));
-  expect(rate.kind === 'figure' && assumptionsIn(rate.figure).map((f) => [f.label, f.value.mid])).toEqual([['applications a year', 1]]);
+  expect(rate.kind === 'figure' && assumptionsIn(rate.figure).map((f) => [f.label, f.value.mid])).toEqual([
+    ['applications a year', 1],
+  ]);
 });
 test('rates by plant or water alone give no dose for a square metre, and that is said', () => {
-  expect(yearly(direction('20 g/plant', 1), direction('5 mL/L', 6))).toBe('The label gives rates by the plant and by the water it is fed with only, and none for a square metre, so no dose can be worked out.');
+  expect(yearly(direction('20 g/plant', 1), direction('5 mL/L', 6))).toBe(
+    'The label gives rates by the plant and by the water it is fed with only, and none for a square metre, so no dose can be worked out.',
+  );
   expect(yearly()).toBe('The label gives no rate, so no dose can be worked out.');
 });
 
 test.each([
-  ['a missing element does not stand', { derivedFrom: ['urea'], analysis: [line('N', 46)] }, ['Ca'], 'Does not stand', ['content']],
-  ['a tiny dose does not stand', { analysis: [line('N', 4)], directions: [direction('1 g/m²', 1)] }, ['N'], 'Does not stand', ['dose']],
-  ['enough stands where it is short', { analysis: [line('N', 4)], directions: [direction('150 g/m²', 2)] }, ['N'], 'Stands where …', ['content', 'dose']],
+  [
+    'a missing element does not stand',
+    { derivedFrom: ['urea'], analysis: [line('N', 46)] },
+    ['Ca'],
+    'Does not stand',
+    ['content'],
+  ],
+  [
+    'a tiny dose does not stand',
+    { analysis: [line('N', 4)], directions: [direction('1 g/m²', 1)] },
+    ['N'],
+    'Does not stand',
+    ['dose'],
+  ],
+  [
+    'enough stands where it is short',
+    { analysis: [line('N', 4)], directions: [direction('150 g/m²', 2)] },
+    ['N'],
+    'Stands where …',
+    ['content', 'dose'],
+  ],
   ['no figure is not shown', { analysis: [] }, ['N'], 'Not shown', ['content']],
   ['no mechanism of supply is not shown', {}, [], 'Not shown', ['content', 'dose']],
 ] as const)('%s', (_name, product, needs, verdict, decidedBy) => {

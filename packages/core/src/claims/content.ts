@@ -15,22 +15,40 @@ function undeclared(product: Product, nutrient: Nutrient): Finding {
   const name = analyteName(nutrient);
   const { known, complete } = readIngredients(product.derivedFrom);
   const carriers = known.filter((m) => m.contains.includes(nutrient)).map((m) => m.name);
-  if (carriers.length > 0) return { answer: 'cannotTell', text: `${carriers.join(' and ')} contains ${name}, but the label gives no figure.` };
+  if (carriers.length > 0)
+    return { answer: 'cannotTell', text: `${carriers.join(' and ')} contains ${name}, but the label gives no figure.` };
   return complete
-    ? { answer: 'against', text: `No ${name} is declared, and none of its ingredients (${known.map((m) => m.name).join(', ')}) contains any in quantity.` }
-    : { answer: 'cannotTell', text: `No figure is given for ${name}, and the ingredient list does not settle it. A lab report would.` };
+    ? {
+        answer: 'against',
+        text: `No ${name} is declared, and none of its ingredients (${known.map((m) => m.name).join(', ')}) contains any in quantity.`,
+      }
+    : {
+        answer: 'cannotTell',
+        text: `No figure is given for ${name}, and the ingredient list does not settle it. A lab report would.`,
+      };
 }
 
 function findingFor(product: Product, nutrient: Nutrient): Finding {
   const name = analyteName(nutrient);
   const reading = massFraction(product, nutrient);
   switch (reading.kind) {
-    case 'notDeclared': return undeclared(product, nutrient);
-    case 'needsDensity': return { answer: 'cannotTell', text: `The ${name} figure is per volume and the density is not entered.` };
-    case 'below': return { answer: 'against', text: `A test found ${name} below its detection limit.`, figure: reading.limit };
+    case 'notDeclared':
+      return undeclared(product, nutrient);
+    case 'needsDensity':
+      return { answer: 'cannotTell', text: `The ${name} figure is per volume and the density is not entered.` };
+    case 'below':
+      return { answer: 'against', text: `A test found ${name} below its detection limit.`, figure: reading.limit };
     case 'figure': {
-      if (reading.figure.value.high <= 0) return { answer: 'against', text: `The analysis gives ${name} as nil.`, figure: reading.figure };
-      const percent = computed(`${name} in ${product.name}`, scaleRange(reading.figure.value, 100), `% ${nutrient}`, 'percent', 'as per cent of the product by mass', [reading.figure]);
+      if (reading.figure.value.high <= 0)
+        return { answer: 'against', text: `The analysis gives ${name} as nil.`, figure: reading.figure };
+      const percent = computed(
+        `${name} in ${product.name}`,
+        scaleRange(reading.figure.value, 100),
+        `% ${nutrient}`,
+        'percent',
+        'as per cent of the product by mass',
+        [reading.figure],
+      );
       return { answer: 'supports', text: `Holds ${formatTrimmedRange(percent.value)} % ${nutrient}.`, figure: percent };
     }
   }
@@ -38,7 +56,13 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
 
 /** Check 1, content: does the analysis hold what the mechanism needs? Not declared is not the same as none. */
 export function contentCheck({ product, needs }: Claim): CheckResult {
-  if (needs.length === 0) return { check: 'content', answer: 'notRelevant', text: 'The mechanism is not a supply of nutrients.', figures: [] };
+  if (needs.length === 0)
+    return {
+      check: 'content',
+      answer: 'notRelevant',
+      text: 'The mechanism is not a supply of nutrients.',
+      figures: [],
+    };
   const findings = needs.map((nutrient) => findingFor(product, nutrient));
   return {
     check: 'content',

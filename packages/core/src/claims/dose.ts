@@ -1,7 +1,16 @@
 import { assumption, computed, constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { TRACE_UPTAKE_KG_PER_HA, type CropTemplate } from '../ground/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { formatTrimmedRange, rateBasis, rateFactor, rateRange, rateUnit, scaleRange, unitOf, type RateBasis } from '../quantity/index.js';
+import {
+  formatTrimmedRange,
+  rateBasis,
+  rateFactor,
+  rateRange,
+  rateUnit,
+  scaleRange,
+  unitOf,
+  type RateBasis,
+} from '../quantity/index.js';
 import { directionsBy, massFraction, type Direction, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
@@ -18,8 +27,12 @@ function yearly(direction: Direction, densityKgPerL: number | undefined): Figure
   return times(`label rate${direction.use === '' ? '' : `, ${direction.use}`}, a year`, 'kg/m²', [
     literal('label rate, one application', rateRange(direction), unit, 'label', 'product record'),
     constant(`${canonical} per ${unit}`, rateFactor(direction), `${canonical} per ${unit}`, 'by definition'),
-    direction.perYear === undefined ? assumption('applications a year', 1, '/year', 'the label does not say how often') : literal('applications a year', direction.perYear, '/year', 'label', 'product record'),
-    ...(byVolume && densityKgPerL !== undefined ? [literal('density', densityKgPerL, 'kg/L', 'label', 'product record')] : []),
+    direction.perYear === undefined
+      ? assumption('applications a year', 1, '/year', 'the label does not say how often')
+      : literal('applications a year', direction.perYear, '/year', 'label', 'product record'),
+    ...(byVolume && densityKgPerL !== undefined
+      ? [literal('density', densityKgPerL, 'kg/L', 'label', 'product record')]
+      : []),
   ]);
 }
 
@@ -27,7 +40,11 @@ function yearly(direction: Direction, densityKgPerL: number | undefined): Figure
  * The yearly amount of product the label asks for, kg/m²: of several rates told by ground, the one that brings most.
  * @returns why there is none when no rate is told by ground, or a volume has no density
  */
-export function yearlyRate(product: Product): { readonly kind: 'figure'; readonly figure: Figure; readonly direction: Direction } | { readonly kind: 'unknown'; readonly why: string } {
+export function yearlyRate(
+  product: Product,
+):
+  | { readonly kind: 'figure'; readonly figure: Figure; readonly direction: Direction }
+  | { readonly kind: 'unknown'; readonly why: string } {
   const byGround = directionsBy(product, 'area');
   const figures = byGround.flatMap((direction) => {
     const figure = yearly(direction, product.densityKgPerL);
@@ -38,12 +55,21 @@ export function yearlyRate(product: Product): { readonly kind: 'figure'; readonl
   const others = [...new Set(product.directions.map((d) => OTHER_WORDS[rateBasis(d)]))];
   return {
     kind: 'unknown',
-    why: byGround.length > 0 ? 'The label rate is by volume and the density is not entered.'
-      : others.length > 0 ? `The label gives rates by ${others.join(' and by ')} only, and none for a square metre, so no dose can be worked out.`
-        : 'The label gives no rate, so no dose can be worked out.',
+    why:
+      byGround.length > 0
+        ? 'The label rate is by volume and the density is not entered.'
+        : others.length > 0
+          ? `The label gives rates by ${others.join(' and by ')} only, and none for a square metre, so no dose can be worked out.`
+          : 'The label gives no rate, so no dose can be worked out.',
   };
 }
-const OTHER_WORDS: Readonly<Record<RateBasis, string>> = { area: 'ground', plant: 'the plant', row: 'the row', water: 'the water it is fed with', medium: 'the medium' };
+const OTHER_WORDS: Readonly<Record<RateBasis, string>> = {
+  area: 'ground',
+  plant: 'the plant',
+  row: 'the row',
+  water: 'the water it is fed with',
+  medium: 'the medium',
+};
 
 /** What a crop takes up of an element in a season, g/m²; undefined when the template does not know it. */
 export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undefined {
@@ -52,7 +78,12 @@ export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undef
   return (
     uptake &&
     times(`${crop.name}, season’s ${analyteName(nutrient)}`, 'g/m²', [
-      assumption(`${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}`, uptake, 'kg/ha', own ? 'typical for a moderate yield' : 'typical of field and garden crops'),
+      assumption(
+        `${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}`,
+        uptake,
+        'kg/ha',
+        own ? 'typical for a moderate yield' : 'typical of field and garden crops',
+      ),
       constant('g/m² per kg/ha', 0.1, 'g/m² per kg/ha', 'by definition'),
     ])
   );
@@ -60,12 +91,26 @@ export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undef
 
 /** What a yearly amount of product brings of an element it holds so much of. @returns g/m² */
 export const broughtPerYear = (rate: Figure, fraction: Figure, nutrient: Nutrient): Figure =>
-  times(`${analyteName(nutrient)} brought a year`, 'g/m²', [rate, fraction, constant('g per kg', 1000, 'g/kg', 'by definition')]);
+  times(`${analyteName(nutrient)} brought a year`, 'g/m²', [
+    rate,
+    fraction,
+    constant('g per kg', 1000, 'g/kg', 'by definition'),
+  ]);
 
 /** As per cent of one season's need; undefined when the need is not bounded above zero. */
 export function asShareOfNeed(brought: Figure, need: Figure, nutrient: Nutrient): Figure | undefined {
   const ratio = quotient('brought ÷ needed', '', brought, need);
-  return ratio && computed(`Share of one season’s ${analyteName(nutrient)}`, scaleRange(ratio.value, 100), '% of need', 'percent', 'as per cent of the crop’s uptake', [ratio]);
+  return (
+    ratio &&
+    computed(
+      `Share of one season’s ${analyteName(nutrient)}`,
+      scaleRange(ratio.value, 100),
+      '% of need',
+      'percent',
+      'as per cent of the crop’s uptake',
+      [ratio],
+    )
+  );
 }
 
 interface Finding {
@@ -81,8 +126,13 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
   const need = cropNeed(claim.crop, nutrient);
   const reading = massFraction(claim.product, nutrient);
   if (rate.kind === 'unknown') return { answer: 'cannotTell', text: rate.why };
-  if (!need) return { answer: 'cannotTell', text: `What ${claim.crop.name.toLowerCase()} takes up of ${name} is not known here.` };
-  if (reading.kind !== 'figure' && reading.kind !== 'below') return { answer: 'cannotTell', text: `Without a figure for ${name} there is no dose.` };
+  if (!need)
+    return {
+      answer: 'cannotTell',
+      text: `What ${claim.crop.name.toLowerCase()} takes up of ${name} is not known here.`,
+    };
+  if (reading.kind !== 'figure' && reading.kind !== 'below')
+    return { answer: 'cannotTell', text: `Without a figure for ${name} there is no dose.` };
   const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
   const share = asShareOfNeed(broughtPerYear(rate.figure, fraction, nutrient), need, nutrient);
   if (!share) return { answer: 'cannotTell', text: `The need for ${name} is not bounded above zero.` };
@@ -93,7 +143,8 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
 
 /** Check 2, dose: at the label rate, g/m² of each needed element against what the crop takes up. */
 export function doseCheck(claim: Claim): CheckResult {
-  if (claim.needs.length === 0) return { check: 'dose', answer: 'notRelevant', text: 'The mechanism is not a supply of nutrients.', figures: [] };
+  if (claim.needs.length === 0)
+    return { check: 'dose', answer: 'notRelevant', text: 'The mechanism is not a supply of nutrients.', figures: [] };
   const findings = claim.needs.map((nutrient) => shareOfNeed(claim, nutrient));
   return {
     check: 'dose',

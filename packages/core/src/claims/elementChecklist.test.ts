@@ -5,12 +5,23 @@ import { elementChecklist, loadPerHa } from './elementChecklist.js';
 
 const seaweed = bag({
   directions: [direction('10 g/m²', 2)],
-  analysis: [line('K', 5), line('Mg', 0.5), line('Zn', { below: 10 }, 'element', 'mg/kg'), line('Fe', [100, 200, 400], 'element', 'mg/kg', 'typical'), line('As', 30, 'element', 'mg/kg', 'measured')],
+  analysis: [
+    line('K', 5),
+    line('Mg', 0.5),
+    line('Zn', { below: 10 }, 'element', 'mg/kg'),
+    line('Fe', [100, 200, 400], 'element', 'mg/kg', 'typical'),
+    line('As', 30, 'element', 'mg/kg', 'measured'),
+  ],
 });
-const row = (element: string, product = seaweed) => elementChecklist(product, cropOf('wheat')).find((r) => r.element === element)!;
+const row = (element: string, product = seaweed) =>
+  elementChecklist(product, cropOf('wheat')).find((r) => r.element === element)!;
 
 test('every element stands once, and the four marks are four', () => {
-  expect(elementChecklist(seaweed, cropOf('wheat')).map((r) => r.element).sort()).toEqual([...NUTRIENTS].sort());
+  expect(
+    elementChecklist(seaweed, cropOf('wheat'))
+      .map((r) => r.element)
+      .sort(),
+  ).toEqual([...NUTRIENTS].sort());
   expect(['K', 'Zn', 'Fe', 'Cu'].map((e) => row(e).mark)).toEqual(['detected', 'below', 'literature', 'notTested']);
 });
 
@@ -32,7 +43,11 @@ test('below detection can be no use but is never use; not tested is unknown; wit
   expect(row('Zn').usable).toBe('no');
   expect(row('Zn', bag({ ...seaweed, analysis: [line('Zn', { below: 5 })] })).usable).toBe('unknown');
   expect(row('Cu').usable).toBe('unknown');
-  expect(row('K', bag({ ...seaweed, directions: [] }))).toMatchObject({ usable: 'unknown', perYear: undefined, mark: 'detected' });
+  expect(row('K', bag({ ...seaweed, directions: [] }))).toMatchObject({
+    usable: 'unknown',
+    perYear: undefined,
+    mark: 'detected',
+  });
 });
 
 test('30 mg/kg of arsenic at 20 g/m² a year are 6 g/ha, and have no need to be a share of', () => {

@@ -6,7 +6,12 @@ import { asShareOfNeed, broughtPerYear, cropNeed, DOSE_RULE, yearlyRate } from '
 
 /** What is known of an element in a product: found, found to be below detection, taken from literature, or never tested. Four different things. */
 export type ElementMark = 'detected' | 'below' | 'literature' | 'notTested';
-export const MARK_WORDS: Readonly<Record<ElementMark, string>> = { detected: 'detected', below: 'below detection', literature: 'from literature', notTested: 'not tested' };
+export const MARK_WORDS: Readonly<Record<ElementMark, string>> = {
+  detected: 'detected',
+  below: 'below detection',
+  literature: 'from literature',
+  notTested: 'not tested',
+};
 
 export interface ElementRow {
   readonly element: Nutrient;
@@ -40,10 +45,24 @@ export function elementChecklist(product: Product, crop: CropTemplate): readonly
   return [...ESSENTIAL, ...BENEFICIAL, ...CONTAMINANTS].map((element): ElementRow => {
     const group = groupOf(element);
     const reading = massFraction(product, element);
-    if (reading.kind === 'notDeclared' || reading.kind === 'needsDensity') return { element, group, mark: reading.kind === 'needsDensity' ? 'detected' : 'notTested', fraction: undefined, perYear: undefined, shareOfNeed: undefined, usable: 'unknown' };
+    if (reading.kind === 'notDeclared' || reading.kind === 'needsDensity')
+      return {
+        element,
+        group,
+        mark: reading.kind === 'needsDensity' ? 'detected' : 'notTested',
+        fraction: undefined,
+        perYear: undefined,
+        shareOfNeed: undefined,
+        usable: 'unknown',
+      };
     const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
     const provenance = reading.declared?.provenance ?? 'label';
-    const mark: ElementMark = reading.kind === 'below' ? 'below' : provenance === 'label' || provenance === 'measured' ? 'detected' : 'literature';
+    const mark: ElementMark =
+      reading.kind === 'below'
+        ? 'below'
+        : provenance === 'label' || provenance === 'measured'
+          ? 'detected'
+          : 'literature';
     const perYear = rate.kind === 'figure' ? broughtPerYear(rate.figure, fraction, element) : undefined;
     const need = group === 'contaminant' ? undefined : cropNeed(crop, element);
     const shareOfNeed = perYear && need && asShareOfNeed(perYear, need, element);
@@ -52,4 +71,5 @@ export function elementChecklist(product: Product, crop: CropTemplate): readonly
 }
 
 /** A yearly load over a hectare. @returns g/ha */
-export const loadPerHa = (perYear: Figure): Figure => times('load a year', 'g/ha', [perYear, constant('m² per ha', 10_000, 'm²/ha', 'by definition')]);
+export const loadPerHa = (perYear: Figure): Figure =>
+  times('load a year', 'g/ha', [perYear, constant('m² per ha', 10_000, 'm²/ha', 'by definition')]);

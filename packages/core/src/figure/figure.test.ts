@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { isFiniteRange } from '../quantity/index.js';
-import { assumption, assumptionsIn, computed, constant, difference, literal, product, quotient, sum, type Figure } from './figure.js';
+import {
+  assumption,
+  assumptionsIn,
+  computed,
+  constant,
+  difference,
+  literal,
+  product,
+  quotient,
+  sum,
+  type Figure,
+} from './figure.js';
 import { workingLines } from './working.js';
 
 const price = literal('price', 24, 'EUR', 'label', 'seen 2026-02-20');
@@ -36,14 +47,23 @@ test('assumptions below a figure are found once each', () => {
   expect(assumptionsIn(tree)).toEqual([a]);
 });
 
-const figures: fc.Arbitrary<Figure> = fc.tuple(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true })).map(([mid, spread]) => literal('x', { low: mid / (1 + spread), mid, high: mid * (1 + spread) }, '', 'guess', ''));
+const figures: fc.Arbitrary<Figure> = fc
+  .tuple(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }))
+  .map(([mid, spread]) => literal('x', { low: mid / (1 + spread), mid, high: mid * (1 + spread) }, '', 'guess', ''));
 
 test('every operation keeps low ≤ mid ≤ high', () => {
-  fc.assert(fc.property(figures, figures, (a, b) => {
-    for (const f of [sum('s', '', [a, b]), difference('d', '', a, b), product('p', '', [a, b]), quotient('q', '', a, b)!]) {
-      expect(isFiniteRange(f.value)).toBe(true);
-      expect(f.value.low).toBeLessThanOrEqual(f.value.mid + 1e-9);
-      expect(f.value.mid).toBeLessThanOrEqual(f.value.high + 1e-9);
-    }
-  }));
+  fc.assert(
+    fc.property(figures, figures, (a, b) => {
+      for (const f of [
+        sum('s', '', [a, b]),
+        difference('d', '', a, b),
+        product('p', '', [a, b]),
+        quotient('q', '', a, b)!,
+      ]) {
+        expect(isFiniteRange(f.value)).toBe(true);
+        expect(f.value.low).toBeLessThanOrEqual(f.value.mid + 1e-9);
+        expect(f.value.mid).toBeLessThanOrEqual(f.value.high + 1e-9);
+      }
+    }),
+  );
 });

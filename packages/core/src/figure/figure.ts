@@ -1,6 +1,4 @@
-import {
-  addRanges, divideRanges, exact, multiplyRanges, subtractRanges, type Range,
-} from '../quantity/index.js';
+import { addRanges, divideRanges, exact, multiplyRanges, subtractRanges, type Range } from '../quantity/index.js';
 
 /** Where a stored number came from, the most trusted first. */
 export const PROVENANCES = ['measured', 'label', 'published', 'typical', 'guess'] as const;
@@ -25,27 +23,57 @@ export interface Figure {
 const asRange = (value: number | Range): Range => (typeof value === 'number' ? exact(value) : value);
 
 /** A number that was read somewhere: on a label, in a report, on a scale. */
-export const literal = (label: string, value: number | Range, unit: string, provenance: Provenance, source: string): Figure => ({
-  label, value: asRange(value), unit, how: { kind: 'literal', provenance, source },
+export const literal = (
+  label: string,
+  value: number | Range,
+  unit: string,
+  provenance: Provenance,
+  source: string,
+): Figure => ({
+  label,
+  value: asRange(value),
+  unit,
+  how: { kind: 'literal', provenance, source },
 });
 
 /** A number the program supplied because nobody measured it. Its range and source are part of it. */
 export const assumption = (label: string, value: number | Range, unit: string, source: string): Figure => ({
-  label, value: asRange(value), unit, how: { kind: 'assumption', source },
+  label,
+  value: asRange(value),
+  unit,
+  how: { kind: 'assumption', source },
 });
 
 /** A number fixed by definition: a unit factor, an atomic-weight ratio. */
 export const constant = (label: string, value: number, unit: string, source: string): Figure => ({
-  label, value: exact(value), unit, how: { kind: 'constant', source },
+  label,
+  value: exact(value),
+  unit,
+  how: { kind: 'constant', source },
 });
 
-const operation = (label: string, value: Range, unit: string, sign: '+' | '−' | '×' | '÷', of: readonly Figure[]): Figure => ({
-  label, value, unit, how: { kind: 'operation', sign, of },
+const operation = (
+  label: string,
+  value: Range,
+  unit: string,
+  sign: '+' | '−' | '×' | '÷',
+  of: readonly Figure[],
+): Figure => ({
+  label,
+  value,
+  unit,
+  how: { kind: 'operation', sign, of },
 });
 
 /** Sum of figures in one unit. */
 export const sum = (label: string, unit: string, of: readonly Figure[]): Figure =>
-  operation(label, of.reduce((total, f) => addRanges(total, f.value), exact(0)), unit, '+', of);
+  operation(
+    label,
+    of.reduce((total, f) => addRanges(total, f.value), exact(0)),
+    unit,
+    '+',
+    of,
+  );
 
 /** First figure less the second. */
 export const difference = (label: string, unit: string, from: Figure, take: Figure): Figure =>
@@ -53,7 +81,13 @@ export const difference = (label: string, unit: string, from: Figure, take: Figu
 
 /** Product of figures. The caller names the resulting unit. */
 export const product = (label: string, unit: string, of: readonly Figure[]): Figure =>
-  operation(label, of.reduce((total, f) => multiplyRanges(total, f.value), exact(1)), unit, '×', of);
+  operation(
+    label,
+    of.reduce((total, f) => multiplyRanges(total, f.value), exact(1)),
+    unit,
+    '×',
+    of,
+  );
 
 /** Quotient of two figures, or undefined when the divisor may be zero: there is no number to show. */
 export function quotient(label: string, unit: string, top: Figure, bottom: Figure): Figure | undefined {
@@ -62,8 +96,18 @@ export function quotient(label: string, unit: string, top: Figure, bottom: Figur
 }
 
 /** The result of a longer computation, told in one sentence, with the figures put in. */
-export const computed = (label: string, value: number | Range, unit: string, name: string, text: string, of: readonly Figure[]): Figure => ({
-  label, value: asRange(value), unit, how: { kind: 'function', name, text, of },
+export const computed = (
+  label: string,
+  value: number | Range,
+  unit: string,
+  name: string,
+  text: string,
+  of: readonly Figure[],
+): Figure => ({
+  label,
+  value: asRange(value),
+  unit,
+  how: { kind: 'function', name, text, of },
 });
 
 /** The figures a figure was directly made from. */

@@ -30,11 +30,16 @@ function expression(figure: Figure): string {
 
 function note(figure: Figure): string {
   switch (figure.how.kind) {
-    case 'literal': return `${figure.how.provenance}: ${figure.how.source}`;
-    case 'assumption': return `assumed: ${figure.how.source}`;
-    case 'constant': return figure.how.source;
-    case 'function': return figure.how.text;
-    case 'operation': return '';
+    case 'literal':
+      return `${figure.how.provenance}: ${figure.how.source}`;
+    case 'assumption':
+      return `assumed: ${figure.how.source}`;
+    case 'constant':
+      return figure.how.source;
+    case 'function':
+      return figure.how.text;
+    case 'operation':
+      return '';
   }
 }
 

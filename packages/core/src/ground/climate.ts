@@ -11,10 +11,22 @@ export interface Climate {
 /** What a logger can measure day by day. */
 export const LOGGED = ['soilC', 'airC', 'rainMm', 'irrigationMm', 'etMm'] as const;
 export type Logged = (typeof LOGGED)[number];
-export const LOGGED_NAMES: Readonly<Record<Logged, string>> = { soilC: 'soil temperature, °C', airC: 'air temperature, °C', rainMm: 'rain, mm', irrigationMm: 'irrigation, mm', etMm: 'evapotranspiration, mm' };
+export const LOGGED_NAMES: Readonly<Record<Logged, string>> = {
+  soilC: 'soil temperature, °C',
+  airC: 'air temperature, °C',
+  rainMm: 'rain, mm',
+  irrigationMm: 'irrigation, mm',
+  etMm: 'evapotranspiration, mm',
+};
 
 /** What a reading can be at all, lowest and highest. */
-export const LOGGED_LIMITS: Readonly<Record<Logged, readonly [number, number]>> = { soilC: [-40, 70], airC: [-60, 60], rainMm: [0, 1000], irrigationMm: [0, 1000], etMm: [-2, 30] };
+export const LOGGED_LIMITS: Readonly<Record<Logged, readonly [number, number]>> = {
+  soilC: [-40, 70],
+  airC: [-60, 60],
+  rainMm: [0, 1000],
+  irrigationMm: [0, 1000],
+  etMm: [-2, 30],
+};
 
 /** Daily values from a first day on; null where nothing was measured, which is not zero. */
 export interface DailyLog {
@@ -41,13 +53,18 @@ function byDayOfYear(logs: readonly DailyLog[], what: Logged): readonly (number 
 }
 
 /** Days of a year that a log covers for a quantity. @returns 0 to 365 */
-export const loggedDays = (logs: readonly DailyLog[], what: Logged): number => byDayOfYear(logs, what).filter((v) => v !== undefined).length;
+export const loggedDays = (logs: readonly DailyLog[], what: Logged): number =>
+  byDayOfYear(logs, what).filter((v) => v !== undefined).length;
 
 /**
  * Daily soil temperature of a site in °C from a date on: what a logger measured on that day of the year, and between those days
  * the site's monthly means or yearly sine.
  */
-export function siteSoilTemperature(site: { readonly temperature: TemperatureRecord; readonly logged?: readonly DailyLog[] | undefined }, from: string, days: number): readonly number[] {
+export function siteSoilTemperature(
+  site: { readonly temperature: TemperatureRecord; readonly logged?: readonly DailyLog[] | undefined },
+  from: string,
+  days: number,
+): readonly number[] {
   const first = dayOfYear(from);
   const usual = soilTemperature(site.temperature, first, days);
   const logged = byDayOfYear(site.logged ?? [], 'soilC');
@@ -61,7 +78,11 @@ export type DailyWater = Readonly<Record<'rainMm' | 'irrigationMm' | 'etMm', rea
  * month spread evenly over its days.
  * @returns undefined when rain or evapotranspiration is neither logged nor known for some day: unknown is not dry
  */
-export function dailyWater(site: { readonly climate?: Climate | undefined; readonly logged?: readonly DailyLog[] | undefined }, from: string, days: number): DailyWater | undefined {
+export function dailyWater(
+  site: { readonly climate?: Climate | undefined; readonly logged?: readonly DailyLog[] | undefined },
+  from: string,
+  days: number,
+): DailyWater | undefined {
   const first = dayOfYear(from);
   const month = MONTH_LENGTHS.flatMap((length, m) => Array.from({ length }, () => m));
   const series = (what: keyof DailyWater, whenUnknown?: number): readonly number[] | undefined => {

@@ -6,7 +6,16 @@ import { exact, formatGivenRange, formatTrimmedRange, type Range } from '../quan
 import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilFigure, type SoilReport } from './soilReport.js';
 
 /** Things the rest of the program may ask of a plot. */
-export const CONDITIONS = ['sodic', 'dispersive', 'acidBelow5', 'alkalineAbove75', 'phosphorusHigh', 'potassiumLow', 'saline', 'pottingMedium'] as const;
+export const CONDITIONS = [
+  'sodic',
+  'dispersive',
+  'acidBelow5',
+  'alkalineAbove75',
+  'phosphorusHigh',
+  'potassiumLow',
+  'saline',
+  'pottingMedium',
+] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
 /** An answer, never a guess: unknown names the test that would settle it. */
@@ -15,19 +24,32 @@ export type ConditionAnswer =
   | { readonly answer: 'unknown'; readonly test: string };
 
 export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
-  sodic: 'sodic', dispersive: 'dispersive', acidBelow5: 'acid, below pH 5', alkalineAbove75: 'alkaline, above pH 7.5', phosphorusHigh: 'phosphorus high already', potassiumLow: 'potassium low', saline: 'saline', pottingMedium: 'a potting medium',
+  sodic: 'sodic',
+  dispersive: 'dispersive',
+  acidBelow5: 'acid, below pH 5',
+  alkalineAbove75: 'alkaline, above pH 7.5',
+  phosphorusHigh: 'phosphorus high already',
+  potassiumLow: 'potassium low',
+  saline: 'saline',
+  pottingMedium: 'a potting medium',
 };
 /** EC of a saturated paste at which soil counts as saline, mS/cm (USDA Handbook 60, 1954). */
 const SALINE_EC = 4;
 
-const yesNo = (yes: boolean, because: string, figure?: Figure): ConditionAnswer => ({ answer: yes ? 'yes' : 'no', because, ...(figure ? { figure } : {}) });
+const yesNo = (yes: boolean, because: string, figure?: Figure): ConditionAnswer => ({
+  answer: yes ? 'yes' : 'no',
+  because,
+  ...(figure ? { figure } : {}),
+});
 const unknown = (test: string): ConditionAnswer => ({ answer: 'unknown', test });
 
 /** SAR of a report: as the lab gives it, or from sodium, calcium and magnesium of a saturated paste. */
 export function reportSar(report: SoilReport): Figure | undefined {
   const given = soilFigure(report, 'SAR');
   if (given) return given;
-  const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) => soilFigure(report, e, ['saturatedPaste'], ['mg/L', 'mmol_c/L']));
+  const [Na, Ca, Mg] = (['Na', 'Ca', 'Mg'] as const).map((e) =>
+    soilFigure(report, e, ['saturatedPaste'], ['mg/L', 'mmol_c/L']),
+  );
   return Na && Ca && Mg && sodiumAdsorptionRatio({ Na, Ca, Mg });
 }
 
@@ -38,7 +60,13 @@ export function reportEsp(report: SoilReport): Figure | undefined {
 }
 
 /** Whether something holds over a whole range; unknown when only for a part of it, and then the test is to be made again. */
-function holds({ low, high }: Range, test: (value: number) => boolean, because: string, again: string, figure?: Figure): ConditionAnswer {
+function holds(
+  { low, high }: Range,
+  test: (value: number) => boolean,
+  because: string,
+  again: string,
+  figure?: Figure,
+): ConditionAnswer {
   if (test(low) !== test(high)) return unknown(`${again} again: ${because}, cannot tell yet`);
   return yesNo(test(low), because, figure);
 }
@@ -51,35 +79,64 @@ function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'hi
   return unknown(`${SOIL_ANALYTE_NAMES[analyte]}, by a method that is named`);
 }
 
-const pHRange = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): Range | undefined => soilFigure(report, 'pH')?.value ?? (site.pH === undefined ? undefined : exact(site.pH));
+const pHRange = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): Range | undefined =>
+  soilFigure(report, 'pH')?.value ?? (site.pH === undefined ? undefined : exact(site.pH));
 /** A soil's pH: of its report, else as the plot says. */
-export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined => pHRange(site, report)?.mid;
+export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined =>
+  pHRange(site, report)?.mid;
 
 /**
  * Answers a condition of a plot from its own pH, its medium and its newest soil report.
  * @param jar the newest readings of a jar test for dispersion
  * @param school where sodic begins: ESP 15 in the US, 6 in Australia
  */
-export function condition(which: Condition, site: Site, report: SoilReport | undefined, school: SodicSchool = 'US', jar?: JarReadings): ConditionAnswer {
+export function condition(
+  which: Condition,
+  site: Site,
+  report: SoilReport | undefined,
+  school: SodicSchool = 'US',
+  jar?: JarReadings,
+): ConditionAnswer {
   const pH = pHRange(site, report);
   switch (which) {
-    case 'pottingMedium': return yesNo(site.medium !== 'mineralSoil', site.medium === 'mineralSoil' ? 'it is garden or field soil' : 'as the plot says');
+    case 'pottingMedium':
+      return yesNo(
+        site.medium !== 'mineralSoil',
+        site.medium === 'mineralSoil' ? 'it is garden or field soil' : 'as the plot says',
+      );
     case 'dispersive': {
       const { kind, says } = jar ? dispersionResult(jar) : { kind: 'unfinished' as const, says: '' };
       return kind === 'unfinished' ? unknown('the jar test for dispersion') : yesNo(kind !== 'not', says);
     }
-    case 'acidBelow5': return pH ? holds(pH, (at) => at < 5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
-    case 'alkalineAbove75': return pH ? holds(pH, (at) => at > 7.5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
-    case 'phosphorusHigh': return classIs(report, 'P', 'high');
-    case 'potassiumLow': return classIs(report, 'K', 'low');
+    case 'acidBelow5':
+      return pH ? holds(pH, (at) => at < 5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
+    case 'alkalineAbove75':
+      return pH ? holds(pH, (at) => at > 7.5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
+    case 'phosphorusHigh':
+      return classIs(report, 'P', 'high');
+    case 'potassiumLow':
+      return classIs(report, 'K', 'low');
     case 'saline': {
       const ec = soilFigure(report, 'EC', ['saturatedPaste'], ['mS/cm']);
-      return ec ? holds(ec.value, (at) => at >= SALINE_EC, `${formatGivenRange(ec.value)} mS/cm in saturated paste, saline from ${SALINE_EC}`, 'electrical conductivity of a saturated paste') : unknown('electrical conductivity of a saturated paste');
+      return ec
+        ? holds(
+            ec.value,
+            (at) => at >= SALINE_EC,
+            `${formatGivenRange(ec.value)} mS/cm in saturated paste, saline from ${SALINE_EC}`,
+            'electrical conductivity of a saturated paste',
+          )
+        : unknown('electrical conductivity of a saturated paste');
     }
     case 'sodic': {
       const esp = report && reportEsp(report);
       if (!esp) return unknown('sodium, calcium and magnesium in a saturated paste; or the jar test for dispersion');
-      return holds(esp.value, (at) => at >= SODIC_SCHOOLS[school], `exchangeable sodium ${formatTrimmedRange(esp.value, 2)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`, 'sodium of a saturated paste', esp);
+      return holds(
+        esp.value,
+        (at) => at >= SODIC_SCHOOLS[school],
+        `exchangeable sodium ${formatTrimmedRange(esp.value, 2)} %, sodic from ${SODIC_SCHOOLS[school]} % (${school})`,
+        'sodium of a saturated paste',
+        esp,
+      );
     }
   }
 }

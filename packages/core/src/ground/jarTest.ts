@@ -14,18 +14,51 @@ export interface JarStep {
 
 /** How to begin, step by step. */
 export const JAR_START: Readonly<Record<JarKind, readonly string[]>> = {
-  dispersion: ['Fill a clear jar with rain water, not tap water: its salts would hide the answer.', 'Set a dry crumb the size of a pea on the bottom without stirring.', 'Leave it still and start the clock.'],
-  texture: ['Fill a straight-sided jar one third with soil, stones and roots taken out.', 'Add a spoon of salt-free dish soap and water almost to the top, and shake hard for five minutes.', 'Set it down, and start the clock at that moment.'],
+  dispersion: [
+    'Fill a clear jar with rain water, not tap water: its salts would hide the answer.',
+    'Set a dry crumb the size of a pea on the bottom without stirring.',
+    'Leave it still and start the clock.',
+  ],
+  texture: [
+    'Fill a straight-sided jar one third with soil, stones and roots taken out.',
+    'Add a spoon of salt-free dish soap and water almost to the top, and shake hard for five minutes.',
+    'Set it down, and start the clock at that moment.',
+  ],
 };
 export const JAR_STEPS: Readonly<Record<JarKind, readonly JarStep[]>> = {
   dispersion: [
-    { key: 'cloud2h', afterMinutes: 120, title: 'Cloud after 2 hours', look: 'Look level through the jar at the water round the crumb.' },
-    { key: 'cloud24h', afterMinutes: 1440, title: 'Cloud after 24 hours', look: 'Look again, without moving the jar in between.' },
+    {
+      key: 'cloud2h',
+      afterMinutes: 120,
+      title: 'Cloud after 2 hours',
+      look: 'Look level through the jar at the water round the crumb.',
+    },
+    {
+      key: 'cloud24h',
+      afterMinutes: 1440,
+      title: 'Cloud after 24 hours',
+      look: 'Look again, without moving the jar in between.',
+    },
   ],
   texture: [
-    { key: 'sandMm', afterMinutes: 1, title: 'Height of the sand', look: 'After one minute, the layer on the bottom, in mm.' },
-    { key: 'siltMm', afterMinutes: 120, title: 'Height of sand and silt', look: 'After two hours, from the bottom, in mm.' },
-    { key: 'allMm', afterMinutes: 1440, title: 'Height of everything settled', look: 'After a day, or when the water is clear, from the bottom, in mm.' },
+    {
+      key: 'sandMm',
+      afterMinutes: 1,
+      title: 'Height of the sand',
+      look: 'After one minute, the layer on the bottom, in mm.',
+    },
+    {
+      key: 'siltMm',
+      afterMinutes: 120,
+      title: 'Height of sand and silt',
+      look: 'After two hours, from the bottom, in mm.',
+    },
+    {
+      key: 'allMm',
+      afterMinutes: 1440,
+      title: 'Height of everything settled',
+      look: 'After a day, or when the water is clear, from the bottom, in mm.',
+    },
   ],
 };
 /** What is seen round the crumb. */
@@ -34,13 +67,24 @@ export const CLOUD_WORDS = ['clear water', 'a faint halo', 'a cloud round the cr
 export type JarReadings = Readonly<Record<string, number>>;
 
 /** What a dispersion jar says. Slaking (falling apart without a cloud) is not dispersion. */
-export type DispersionResult = { readonly kind: 'dispersive' | 'slightly' | 'not' | 'unfinished'; readonly says: string };
+export type DispersionResult = {
+  readonly kind: 'dispersive' | 'slightly' | 'not' | 'unfinished';
+  readonly says: string;
+};
 export function dispersionResult({ cloud2h, cloud24h }: JarReadings): DispersionResult {
   const worst = Math.max(cloud2h ?? -1, cloud24h ?? -1);
-  if (worst >= 2) return { kind: 'dispersive', says: `${CLOUD_WORDS[worst] ?? ''}: the clay disperses. Sodium is likely; test exchangeable sodium, and gypsum can help.` };
+  if (worst >= 2)
+    return {
+      kind: 'dispersive',
+      says: `${CLOUD_WORDS[worst] ?? ''}: the clay disperses. Sodium is likely; test exchangeable sodium, and gypsum can help.`,
+    };
   if (cloud24h === undefined) return { kind: 'unfinished', says: 'Not finished: look again after 24 hours.' };
-  if (worst === 1) return { kind: 'slightly', says: 'A faint halo: slightly dispersive. Repeat with a crumb that was worked wet.' };
-  return { kind: 'not', says: 'Clear water: not dispersive. A crumb that fell apart without a cloud slakes; that is a matter of organic matter, not of sodium.' };
+  if (worst === 1)
+    return { kind: 'slightly', says: 'A faint halo: slightly dispersive. Repeat with a crumb that was worked wet.' };
+  return {
+    kind: 'not',
+    says: 'Clear water: not dispersive. A crumb that fell apart without a cloud slakes; that is a matter of organic matter, not of sodium.',
+  };
 }
 
 export interface TextureResult {
@@ -62,12 +106,25 @@ const READING_MM = 1;
  * @example textureResult({ sandMm: 40, siltMm: 80, allMm: 100 }) // 40 % sand, 40 % silt, 20 % clay: loam
  */
 export function textureResult({ sandMm, siltMm, allMm }: JarReadings): TextureResult | string {
-  if (sandMm === undefined || siltMm === undefined || allMm === undefined) return 'Not finished: all three heights are needed.';
-  if (!(sandMm >= 0 && siltMm >= sandMm && allMm >= siltMm && allMm > 0)) return `Read ${sandMm}, ${siltMm} and ${allMm} mm, expected heights that do not fall: sand, then sand and silt, then everything.`;
-  const heights = { sand: literal('height of the sand', sandMm, 'mm', 'measured', 'jar test'), silt: literal('height of sand and silt', siltMm, 'mm', 'measured', 'jar test'), all: literal('height of everything settled', allMm, 'mm', 'measured', 'jar test') };
+  if (sandMm === undefined || siltMm === undefined || allMm === undefined)
+    return 'Not finished: all three heights are needed.';
+  if (!(sandMm >= 0 && siltMm >= sandMm && allMm >= siltMm && allMm > 0))
+    return `Read ${sandMm}, ${siltMm} and ${allMm} mm, expected heights that do not fall: sand, then sand and silt, then everything.`;
+  const heights = {
+    sand: literal('height of the sand', sandMm, 'mm', 'measured', 'jar test'),
+    silt: literal('height of sand and silt', siltMm, 'mm', 'measured', 'jar test'),
+    all: literal('height of everything settled', allMm, 'mm', 'measured', 'jar test'),
+  };
   const share = (label: string, from: number, to: number, of: readonly Figure[]): Figure => {
     const at = (off: number): number => Math.max(0, Math.min(100, (100 * (to - from + off)) / allMm));
-    return computed(label, { low: at(-2 * READING_MM), mid: at(0), high: at(2 * READING_MM) }, '% of the layer', 'layer', 'its layer over the whole height, ± 1 mm at either edge', of);
+    return computed(
+      label,
+      { low: at(-2 * READING_MM), mid: at(0), high: at(2 * READING_MM) },
+      '% of the layer',
+      'layer',
+      'its layer over the whole height, ± 1 mm at either edge',
+      of,
+    );
   };
   const sand = share('sand', 0, sandMm, [heights.sand, heights.all]);
   const silt = share('silt', sandMm, siltMm, [heights.silt, heights.sand, heights.all]);

@@ -14,12 +14,22 @@ interface LoggerColumn {
 }
 /** A logger's file read into days, with the columns that mean nothing here; or why it cannot be. */
 export type LoggerReading =
-  | { readonly kind: 'log'; readonly log: DailyLog; readonly ignored: readonly string[]; readonly days: number; readonly problems: readonly { readonly row: number; readonly message: string }[] }
+  | {
+      readonly kind: 'log';
+      readonly log: DailyLog;
+      readonly ignored: readonly string[];
+      readonly days: number;
+      readonly problems: readonly { readonly row: number; readonly message: string }[];
+    }
   | { readonly kind: 'unreadable'; readonly reason: string };
 
 const NAMES: readonly (readonly [RegExp, Logged | 'date'])[] = [
-  [/\b(date|day|time|timestamp|datetime)\b/, 'date'], [/\bsoil\b.*(temp|°|\bc\b|\bf\b)|\bsoil ?t\b|soil_?c\b/, 'soilC'], [/evapotrans|\bet0?\b|\beto\b|\bet_?mm\b/, 'etMm'],
-  [/rain|precip/, 'rainMm'], [/irrigat|watering/, 'irrigationMm'], [/\bair\b|^temp|\btemperature\b|air_?c\b/, 'airC'],
+  [/\b(date|day|time|timestamp|datetime)\b/, 'date'],
+  [/\bsoil\b.*(temp|°|\bc\b|\bf\b)|\bsoil ?t\b|soil_?c\b/, 'soilC'],
+  [/evapotrans|\bet0?\b|\beto\b|\bet_?mm\b/, 'etMm'],
+  [/rain|precip/, 'rainMm'],
+  [/irrigat|watering/, 'irrigationMm'],
+  [/\bair\b|^temp|\btemperature\b|air_?c\b/, 'airC'],
 ];
 
 function columnOf(heading: string): LoggerColumn {
@@ -27,7 +37,12 @@ function columnOf(heading: string): LoggerColumn {
   const means = NAMES.find(([pattern]) => pattern.test(plain) || pattern.test(heading.toLowerCase()))?.[1];
   const fahrenheit = (means === 'soilC' || means === 'airC') && /°\s*f\b|\bf\b|fahrenheit/.test(plain);
   const inches = means !== undefined && means.endsWith('Mm') && /\bin(ch(es)?)?\b/.test(plain);
-  return { heading, means, factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1, offset: fahrenheit ? -160 / 9 : 0 };
+  return {
+    heading,
+    means,
+    factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1,
+    offset: fahrenheit ? -160 / 9 : 0,
+  };
 }
 
 /** Which comes first in 03/04/2026: the day or the month. */
@@ -80,7 +95,8 @@ function headingRow(rows: readonly (readonly string[])[]): number {
 /** The column of dates: of several that say so, such as time and date, the first that holds dates. */
 function dateColumn(columns: readonly LoggerColumn[], data: readonly (readonly string[])[]): number {
   const named = columns.flatMap((c, at) => (c.means === 'date' ? [at] : []));
-  const holds = (at: number): boolean => data.slice(0, 50).some((cells) => /\d[-./]\d{1,2}[-./]\d/.test(cells[at] ?? ''));
+  const holds = (at: number): boolean =>
+    data.slice(0, 50).some((cells) => /\d[-./]\d{1,2}[-./]\d/.test(cells[at] ?? ''));
   return named.find(holds) ?? named[0] ?? -1;
 }
 
@@ -95,12 +111,23 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
   const headingAt = headingRow(rows);
   const heading = rows[headingAt];
   const data = rows.slice(headingAt + 1);
-  if (!heading || data.length === 0) return { kind: 'unreadable', reason: 'Expected a heading line and at least one reading.' };
+  if (!heading || data.length === 0)
+    return { kind: 'unreadable', reason: 'Expected a heading line and at least one reading.' };
   const columns = heading.map(columnOf);
   const dateAt = dateColumn(columns, data);
-  if (dateAt < 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.` };
-  const measured = columns.flatMap((c, at) => (c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : []));
-  if (measured.length === 0) return { kind: 'unreadable', reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one such as soil °C, rain mm or ET mm.` };
+  if (dateAt < 0)
+    return {
+      kind: 'unreadable',
+      reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.`,
+    };
+  const measured = columns.flatMap((c, at) =>
+    c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : [],
+  );
+  if (measured.length === 0)
+    return {
+      kind: 'unreadable',
+      reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one such as soil °C, rain mm or ET mm.`,
+    };
 
   const problems: { row: number; message: string }[] = [];
   const days = new Map<string, Partial<Record<Logged, number[]>>>();
@@ -109,7 +136,11 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
     if (cells.every((c) => c.trim() === '')) return;
     const row = headingAt + i + 2;
     const date = readDate(cells[dateAt] ?? '', order);
-    if (!date) return void problems.push({ row, message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.` });
+    if (!date)
+      return void problems.push({
+        row,
+        message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.`,
+      });
     const day = days.get(date) ?? {};
     for (const { at, means, factor, offset } of measured) {
       const text = (cells[at] ?? '').trim();
@@ -117,7 +148,11 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       const read = parseNumber(text);
       const value = read.ok ? read.value * factor + offset : undefined;
       const [least, most] = LOGGED_LIMITS[means];
-      if (value === undefined || value < least || value > most) problems.push({ row, message: `Read “${text.slice(0, 30)}” under ${heading[at]?.slice(0, 30)}, expected ${least} to ${most}.` });
+      if (value === undefined || value < least || value > most)
+        problems.push({
+          row,
+          message: `Read “${text.slice(0, 30)}” under ${heading[at]?.slice(0, 30)}, expected ${least} to ${most}.`,
+        });
       else (day[means] ??= []).push(value);
     }
     days.set(date, day);
@@ -127,16 +162,30 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
   const dates = [...days.keys()].sort();
   const from = dates[0] ?? '';
   const span = Math.round((Date.parse(dates.at(-1) ?? '') - Date.parse(from)) / 86_400_000) + 1;
-  if (span > MOST_LOGGED_DAYS) return { kind: 'unreadable', reason: `Read ${span} days from ${from} on, expected at most ${MOST_LOGGED_DAYS}. Split the file.` };
-  const at = Array.from({ length: span }, (_, i) => new Date(Date.parse(from) + i * 86_400_000).toISOString().slice(0, 10));
+  if (span > MOST_LOGGED_DAYS)
+    return {
+      kind: 'unreadable',
+      reason: `Read ${span} days from ${from} on, expected at most ${MOST_LOGGED_DAYS}. Split the file.`,
+    };
+  const at = Array.from({ length: span }, (_, i) =>
+    new Date(Date.parse(from) + i * 86_400_000).toISOString().slice(0, 10),
+  );
   const dayValue = (date: string, what: Logged): number | null => {
     const values = days.get(date)?.[what];
     if (!values) return null;
     const total = values.reduce((s, v) => s + v, 0);
     return Number((isSum(what) ? total : total / values.length).toFixed(3));
   };
-  const present = LOGGED.filter((what) => measured.some((c) => c.means === what) && dates.some((d) => dayValue(d, what) !== null));
+  const present = LOGGED.filter(
+    (what) => measured.some((c) => c.means === what) && dates.some((d) => dayValue(d, what) !== null),
+  );
   if (present.length === 0) return { kind: 'unreadable', reason: problems[0]?.message ?? 'Read no reading.' };
   const series = Object.fromEntries(present.map((what) => [what, at.map((date) => dayValue(date, what))]));
-  return { kind: 'log', log: { from, series }, ignored: columns.filter((c) => c.means === undefined).map((c) => c.heading), days: days.size, problems };
+  return {
+    kind: 'log',
+    log: { from, series },
+    ignored: columns.filter((c) => c.means === undefined).map((c) => c.heading),
+    days: days.size,
+    problems,
+  };
 }

@@ -18,13 +18,15 @@ export const SHAPES = ['rectangle', 'circle', 'ring', 'triangle', 'polygon', 'be
 export const MOST_SIDES = 12;
 export type ShapeKind = (typeof SHAPES)[number];
 
-const measured = (label: string, value: number, unit = 'm'): Figure => literal(label, value, unit, 'measured', 'with a tape');
+const measured = (label: string, value: number, unit = 'm'): Figure =>
+  literal(label, value, unit, 'measured', 'with a tape');
 const square = (label: string, radius: Figure): Figure => product(label, 'm²', [radius, radius]);
 const PI = constant('π', Math.PI, '', 'by definition');
 
 function positive(values: Readonly<Record<string, number>>): void {
   for (const [path, value] of Object.entries(values))
-    if (!(value > 0) || !Number.isFinite(value)) throw new QuantityError('shape.length', `Read ${value}, expected a length above zero.`, path);
+    if (!(value > 0) || !Number.isFinite(value))
+      throw new QuantityError('shape.length', `Read ${value}, expected a length above zero.`, path);
 }
 
 function triangle(label: string, sides: readonly [number, number, number]): Figure {
@@ -32,10 +34,21 @@ function triangle(label: string, sides: readonly [number, number, number]): Figu
   positive({ a, b, c });
   const longest = Math.max(a, b, c);
   if (longest > a + b + c - longest)
-    throw new QuantityError('shape.triangle', `Read sides of ${a}, ${b} and ${c} m: they do not meet, since the longest is more than the other two together.`, 'sidesM');
+    throw new QuantityError(
+      'shape.triangle',
+      `Read sides of ${a}, ${b} and ${c} m: they do not meet, since the longest is more than the other two together.`,
+      'sidesM',
+    );
   const s = (a + b + c) / 2;
   const area = Math.sqrt(Math.max(0, s * (s - a) * (s - b) * (s - c)));
-  return computed(label, area, 'm²', 'heron', 'from its three sides (Heron)', sides.map((side, i) => measured(`side ${i + 1}`, side)));
+  return computed(
+    label,
+    area,
+    'm²',
+    'heron',
+    'from its three sides (Heron)',
+    sides.map((side, i) => measured(`side ${i + 1}`, side)),
+  );
 }
 
 /**
@@ -50,26 +63,61 @@ export function plotArea(shape: Shape): Figure {
       return product('area', 'm²', [measured('length', shape.lengthM), measured('width', shape.widthM)]);
     case 'circle':
       positive({ acrossM: shape.acrossM });
-      return product('area', 'm²', [PI, square('radius squared', product('radius', 'm', [measured('across', shape.acrossM), constant('half', 0.5, '', 'by definition')]))]);
+      return product('area', 'm²', [
+        PI,
+        square(
+          'radius squared',
+          product('radius', 'm', [measured('across', shape.acrossM), constant('half', 0.5, '', 'by definition')]),
+        ),
+      ]);
     case 'ring': {
       positive({ outerM: shape.outerM });
-      if (!(shape.innerM >= 0) || shape.innerM >= shape.outerM) throw new QuantityError('shape.ring', `Read an inner edge at ${shape.innerM} m, expected less than the outer edge at ${shape.outerM} m.`, 'innerM');
+      if (!(shape.innerM >= 0) || shape.innerM >= shape.outerM)
+        throw new QuantityError(
+          'shape.ring',
+          `Read an inner edge at ${shape.innerM} m, expected less than the outer edge at ${shape.outerM} m.`,
+          'innerM',
+        );
       const outer = square('outer edge squared', measured('outer edge, from the middle', shape.outerM));
       const inner = square('inner edge squared', measured('inner edge, from the middle', shape.innerM));
-      const between = computed('outer less inner', outer.value.mid - inner.value.mid, 'm²', 'difference', 'outer squared less inner squared', [outer, inner]);
+      const between = computed(
+        'outer less inner',
+        outer.value.mid - inner.value.mid,
+        'm²',
+        'difference',
+        'outer squared less inner squared',
+        [outer, inner],
+      );
       return product('area', 'm²', [PI, between]);
     }
-    case 'triangle': return triangle('area', shape.sidesM);
-    case 'polygon': return sum('area', 'm²', fan(shape).map((sides, i) => triangle(`triangle ${i + 1}`, sides)));
+    case 'triangle':
+      return triangle('area', shape.sidesM);
+    case 'polygon':
+      return sum(
+        'area',
+        'm²',
+        fan(shape).map((sides, i) => triangle(`triangle ${i + 1}`, sides)),
+      );
     case 'beds':
       positive({ lengthM: shape.lengthM, widthM: shape.widthM, count: shape.count });
-      return product('area', 'm²', [measured('length of a bed', shape.lengthM), measured('width of a bed', shape.widthM), measured('beds', shape.count, '')]);
+      return product('area', 'm²', [
+        measured('length of a bed', shape.lengthM),
+        measured('width of a bed', shape.widthM),
+        measured('beds', shape.count, ''),
+      ]);
     case 'rows':
       positive({ lengthM: shape.lengthM, spacingM: shape.spacingM, count: shape.count });
-      return product('area', 'm²', [measured('length of a row', shape.lengthM), measured('from row to row', shape.spacingM), measured('rows', shape.count, '')]);
+      return product('area', 'm²', [
+        measured('length of a row', shape.lengthM),
+        measured('from row to row', shape.spacingM),
+        measured('rows', shape.count, ''),
+      ]);
     case 'containers':
       positive({ acrossM: shape.acrossM, litres: shape.litres, count: shape.count });
-      return product('area', 'm²', [plotArea({ kind: 'circle', acrossM: shape.acrossM }), measured('containers', shape.count, '')]);
+      return product('area', 'm²', [
+        plotArea({ kind: 'circle', acrossM: shape.acrossM }),
+        measured('containers', shape.count, ''),
+      ]);
   }
 }
 
@@ -77,17 +125,34 @@ export function plotArea(shape: Shape): Figure {
  * The triangles that a polygon's diagonals cut it into, each as its three sides: the diagonal before, the side, the diagonal after.
  * @throws QuantityError when it has fewer than four or more than twelve sides, or not three diagonals fewer than sides
  */
-export function fan({ sidesM, diagonalsM }: Extract<Shape, { kind: 'polygon' }>): readonly (readonly [number, number, number])[] {
+export function fan({
+  sidesM,
+  diagonalsM,
+}: Extract<Shape, { kind: 'polygon' }>): readonly (readonly [number, number, number])[] {
   const sides = sidesM.length;
-  if (sides < 4 || sides > MOST_SIDES) throw new QuantityError('shape.sides', `Read ${sides} sides, expected 4 to ${MOST_SIDES}.`, 'sidesM');
-  if (diagonalsM.length !== sides - 3) throw new QuantityError('shape.diagonals', `Read ${diagonalsM.length} diagonals for ${sides} sides, expected ${sides - 3}.`, 'diagonalsM');
+  if (sides < 4 || sides > MOST_SIDES)
+    throw new QuantityError('shape.sides', `Read ${sides} sides, expected 4 to ${MOST_SIDES}.`, 'sidesM');
+  if (diagonalsM.length !== sides - 3)
+    throw new QuantityError(
+      'shape.diagonals',
+      `Read ${diagonalsM.length} diagonals for ${sides} sides, expected ${sides - 3}.`,
+      'diagonalsM',
+    );
   const spokes = [sidesM[0] ?? 0, ...diagonalsM, sidesM[sides - 1] ?? 0];
   return Array.from({ length: sides - 2 }, (_, i) => [spokes[i] ?? 0, sidesM[i + 1] ?? 0, spokes[i + 1] ?? 0] as const);
 }
 
 /** The medium in containers, in litres, with its working; undefined for shapes that are not containers. */
 export const mediumVolume = (shape: Shape): Figure | undefined =>
-  shape.kind === 'containers' ? product('medium in the containers', 'L', [measured('one holds', shape.litres, 'L'), measured('containers', shape.count, '')]) : undefined;
+  shape.kind === 'containers'
+    ? product('medium in the containers', 'L', [
+        measured('one holds', shape.litres, 'L'),
+        measured('containers', shape.count, ''),
+      ])
+    : undefined;
 
 /** "A 2-foot ring" is two feet across or two feet out: four times the area. @returns both readings as radii, in m */
-export const ringReadings = (saidM: number): { readonly across: number; readonly out: number } => ({ across: saidM / 2, out: saidM });
+export const ringReadings = (saidM: number): { readonly across: number; readonly out: number } => ({
+  across: saidM / 2,
+  out: saidM,
+});

@@ -26,7 +26,10 @@ export interface Site {
 
 const BIOLOGY: Readonly<Record<Medium, { readonly range: Range; readonly why: string }>> = {
   mineralSoil: { range: { low: 1, mid: 1, high: 1 }, why: 'mineral soil is the reference' },
-  organicPotting: { range: { low: 2, mid: 3, high: 4 }, why: 'a purely organic potting medium decomposes meals 2–4 times faster in its first weeks' },
+  organicPotting: {
+    range: { low: 2, mid: 3, high: 4 },
+    why: 'a purely organic potting medium decomposes meals 2–4 times faster in its first weeks',
+  },
   inertPotting: { range: { low: 0.2, mid: 0.3, high: 0.4 }, why: 'sterile, inert media hold few decomposers' },
 };
 

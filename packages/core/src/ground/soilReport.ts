@@ -2,19 +2,72 @@ import { constant, literal, product, type Figure } from '../figure/index.js';
 import { declaredRange, type DeclaredValue } from '../shelf/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
-export const SOIL_ANALYTES = ['pH', 'organicMatter', 'CEC', 'EC', 'P', 'K', 'Ca', 'Mg', 'Na', 'S', 'nitrateN', 'ammoniumN', 'B', 'Zn', 'Mn', 'Cu', 'Fe', 'freeLime', 'acidity', 'bulkDensity', 'SAR', 'ESP'] as const;
+export const SOIL_ANALYTES = [
+  'pH',
+  'organicMatter',
+  'CEC',
+  'EC',
+  'P',
+  'K',
+  'Ca',
+  'Mg',
+  'Na',
+  'S',
+  'nitrateN',
+  'ammoniumN',
+  'B',
+  'Zn',
+  'Mn',
+  'Cu',
+  'Fe',
+  'freeLime',
+  'acidity',
+  'bulkDensity',
+  'SAR',
+  'ESP',
+] as const;
 export type SoilAnalyte = (typeof SOIL_ANALYTES)[number];
 
 /** How it was taken out of the soil; the same number means different things under different methods. */
-export const SOIL_METHODS = ['notSaid', 'water', 'CaCl2', 'olsen', 'bray', 'mehlich3', 'ammoniumAcetate', 'saturatedPaste', 'other'] as const;
+export const SOIL_METHODS = [
+  'notSaid',
+  'water',
+  'CaCl2',
+  'olsen',
+  'bray',
+  'mehlich3',
+  'ammoniumAcetate',
+  'saturatedPaste',
+  'other',
+] as const;
 export type SoilMethod = (typeof SOIL_METHODS)[number];
 
 export const SOIL_UNITS = ['', '%', 'mg/kg', 'mg/L', 'mmol_c/L', 'cmol_c/kg', 'mS/cm', 'kg/L'] as const;
 export type SoilUnit = (typeof SOIL_UNITS)[number];
 
 export const SOIL_ANALYTE_NAMES: Readonly<Record<SoilAnalyte, string>> = {
-  pH: 'pH', organicMatter: 'organic matter', CEC: 'cation exchange capacity', EC: 'electrical conductivity', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', Na: 'sodium', S: 'sulfur',
-  nitrateN: 'nitrate N', ammoniumN: 'ammonium N', B: 'boron', Zn: 'zinc', Mn: 'manganese', Cu: 'copper', Fe: 'iron', freeLime: 'free lime', acidity: 'exchangeable acidity', bulkDensity: 'bulk density', SAR: 'sodium adsorption ratio', ESP: 'exchangeable sodium',
+  pH: 'pH',
+  organicMatter: 'organic matter',
+  CEC: 'cation exchange capacity',
+  EC: 'electrical conductivity',
+  P: 'phosphorus',
+  K: 'potassium',
+  Ca: 'calcium',
+  Mg: 'magnesium',
+  Na: 'sodium',
+  S: 'sulfur',
+  nitrateN: 'nitrate N',
+  ammoniumN: 'ammonium N',
+  B: 'boron',
+  Zn: 'zinc',
+  Mn: 'manganese',
+  Cu: 'copper',
+  Fe: 'iron',
+  freeLime: 'free lime',
+  acidity: 'exchangeable acidity',
+  bulkDensity: 'bulk density',
+  SAR: 'sodium adsorption ratio',
+  ESP: 'exchangeable sodium',
 };
 /** What is often taken for something else, in a sentence beside it. */
 export const SOIL_ANALYTE_EXPLAINED: Readonly<Partial<Record<SoilAnalyte, string>>> = {
@@ -22,7 +75,15 @@ export const SOIL_ANALYTE_EXPLAINED: Readonly<Partial<Record<SoilAnalyte, string
   CEC: 'how much charge the soil has to hold calcium, magnesium and potassium, not how much salt is in it',
 };
 export const SOIL_METHOD_NAMES: Readonly<Record<SoilMethod, string>> = {
-  notSaid: 'method not said', water: 'in water', CaCl2: 'in calcium chloride', olsen: 'Olsen', bray: 'Bray', mehlich3: 'Mehlich-3', ammoniumAcetate: 'ammonium acetate', saturatedPaste: 'saturated paste', other: 'another method',
+  notSaid: 'method not said',
+  water: 'in water',
+  CaCl2: 'in calcium chloride',
+  olsen: 'Olsen',
+  bray: 'Bray',
+  mehlich3: 'Mehlich-3',
+  ammoniumAcetate: 'ammonium acetate',
+  saturatedPaste: 'saturated paste',
+  other: 'another method',
 };
 
 export interface SoilFigure {
@@ -41,8 +102,15 @@ export interface SoilReport {
  * A report's figure for an analyte under one of some methods. What is below detection lies anywhere from nothing to the limit.
  * @returns undefined when the report has none
  */
-export function soilFigure(report: SoilReport | undefined, analyte: SoilAnalyte, methods: readonly SoilMethod[] = SOIL_METHODS, units: readonly SoilUnit[] = SOIL_UNITS): Figure | undefined {
-  const found = report?.figures.find((f) => f.analyte === analyte && methods.includes(f.method) && units.includes(f.unit));
+export function soilFigure(
+  report: SoilReport | undefined,
+  analyte: SoilAnalyte,
+  methods: readonly SoilMethod[] = SOIL_METHODS,
+  units: readonly SoilUnit[] = SOIL_UNITS,
+): Figure | undefined {
+  const found = report?.figures.find(
+    (f) => f.analyte === analyte && methods.includes(f.method) && units.includes(f.unit),
+  );
   return found && figureOfReport(found);
 }
 
@@ -51,23 +119,51 @@ export const CMOL_MG = { Ca: 200.4, Mg: 121.5, K: 391, Na: 229.9 } as const;
 export type Cation = keyof typeof CMOL_MG;
 const isCation = (analyte: SoilAnalyte): analyte is Cation => analyte in CMOL_MG;
 
-const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = { pH: '', organicMatter: '%', CEC: 'cmol_c/kg', acidity: 'cmol_c/kg', EC: 'mS/cm', freeLime: '%', bulkDensity: 'kg/L', SAR: '', ESP: '%' };
+const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = {
+  pH: '',
+  organicMatter: '%',
+  CEC: 'cmol_c/kg',
+  acidity: 'cmol_c/kg',
+  EC: 'mS/cm',
+  freeLime: '%',
+  bulkDensity: 'kg/L',
+  SAR: '',
+  ESP: '%',
+};
 /** The units something can be reported in, the usual one first. */
 export function soilUnits(analyte: SoilAnalyte): readonly SoilUnit[] {
   const own = OWN_UNITS[analyte];
-  return own === undefined ? ['mg/kg', 'mg/L', '%', ...(isCation(analyte) ? (['cmol_c/kg', 'mmol_c/L'] as const) : [])] : [own];
+  return own === undefined
+    ? ['mg/kg', 'mg/L', '%', ...(isCation(analyte) ? (['cmol_c/kg', 'mmol_c/L'] as const) : [])]
+    : [own];
 }
 
-const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = { pH: [2, 11], bulkDensity: [0.05, 2.65], EC: [0, 200], CEC: [0, 300], SAR: [0, 500] };
+const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = {
+  pH: [2, 11],
+  bulkDensity: [0.05, 2.65],
+  EC: [0, 200],
+  CEC: [0, 300],
+  SAR: [0, 500],
+};
 /** What cannot be about a figure of a report: a unit that is not its own, or a value no soil has. @returns the part and a sentence; undefined when nothing is wrong */
-export function soilFigureProblem({ analyte, value, unit }: SoilFigure): { readonly part: 'value' | 'unit'; readonly message: string } | undefined {
+export function soilFigureProblem({
+  analyte,
+  value,
+  unit,
+}: SoilFigure): { readonly part: 'value' | 'unit'; readonly message: string } | undefined {
   const units = soilUnits(analyte);
   const name = SOIL_ANALYTE_NAMES[analyte];
-  if (!units.includes(unit)) return { part: 'unit', message: `Read ${unit === '' ? 'no unit' : unit} for ${name}, expected ${units.map((u) => u || 'none').join(', ')}.` };
+  if (!units.includes(unit))
+    return {
+      part: 'unit',
+      message: `Read ${unit === '' ? 'no unit' : unit} for ${name}, expected ${units.map((u) => u || 'none').join(', ')}.`,
+    };
   const [least, most] = BOUNDS[analyte] ?? [0, unit === '%' ? 100 : unit === 'mg/kg' ? 1e6 : Infinity];
   const { low, high } = declaredRange(value);
   const outside = value.kind !== 'below' && low < least ? low : high > most ? high : undefined;
-  return outside === undefined ? undefined : { part: 'value', message: `Read ${outside}${unit ? ` ${unit}` : ''} for ${name}, expected ${least} to ${most}.` };
+  return outside === undefined
+    ? undefined
+    : { part: 'value', message: `Read ${outside}${unit ? ` ${unit}` : ''} for ${name}, expected ${least} to ${most}.` };
 }
 
 /** A figure of a report brought to mg/kg; undefined for what was measured in a solution or is no content. */
@@ -76,16 +172,36 @@ export function inMgPerKg(figure: SoilFigure): Figure | undefined {
   if (OWN_UNITS[analyte] !== undefined || unit === 'mg/L' || unit === 'mmol_c/L') return undefined;
   if (unit === 'mg/kg') return figureOfReport(figure);
   const factor = unit === '%' ? 10_000 : isCation(analyte) ? CMOL_MG[analyte] : undefined;
-  return factor === undefined ? undefined : product(SOIL_ANALYTE_NAMES[analyte], 'mg/kg', [figureOfReport(figure), constant(`mg/kg per ${unit}`, factor, `mg/kg per ${unit}`, unit === '%' ? 'by definition' : 'atomic weight ÷ charge')]);
+  return factor === undefined
+    ? undefined
+    : product(SOIL_ANALYTE_NAMES[analyte], 'mg/kg', [
+        figureOfReport(figure),
+        constant(
+          `mg/kg per ${unit}`,
+          factor,
+          `mg/kg per ${unit}`,
+          unit === '%' ? 'by definition' : 'atomic weight ÷ charge',
+        ),
+      ]);
 }
 
 /** One line of a report as a figure. */
 export const figureOfReport = ({ analyte, value, unit, method }: SoilFigure): Figure =>
-  literal(`${SOIL_ANALYTE_NAMES[analyte]}${method === 'notSaid' ? '' : `, ${SOIL_METHOD_NAMES[method]}`}`, declaredRange(value), unit, 'measured', `soil report${value.kind === 'below' ? `, below ${value.limit}: anything up to it` : ''}`);
+  literal(
+    `${SOIL_ANALYTE_NAMES[analyte]}${method === 'notSaid' ? '' : `, ${SOIL_METHOD_NAMES[method]}`}`,
+    declaredRange(value),
+    unit,
+    'measured',
+    `soil report${value.kind === 'below' ? `, below ${value.limit}: anything up to it` : ''}`,
+  );
 
 export type SoilClass = 'low' | 'medium' | 'high';
 /** Bounds of "medium" in mg/kg, by element and method. Guidance as advisory tables commonly draw it; local calibration outranks it. */
-const CLASS_BOUNDS: readonly { readonly analyte: SoilAnalyte; readonly method: SoilMethod; readonly medium: readonly [number, number] }[] = [
+const CLASS_BOUNDS: readonly {
+  readonly analyte: SoilAnalyte;
+  readonly method: SoilMethod;
+  readonly medium: readonly [number, number];
+}[] = [
   { analyte: 'P', method: 'olsen', medium: [10, 25] },
   { analyte: 'P', method: 'bray', medium: [20, 40] },
   { analyte: 'P', method: 'mehlich3', medium: [25, 50] },

@@ -29,10 +29,16 @@ test('the sine swings about its mean, warmest on its day, damped and late at dep
 });
 
 test('never leaves the range of its means, and runs on over the year’s end', () => {
-  fc.assert(fc.property(fc.array(fc.double({ min: -10, max: 40, noNaN: true }), { minLength: 12, maxLength: 12 }), fc.integer({ min: 0, max: 364 }), (meansC, first) => {
-    const days = soilTemperature({ kind: 'monthly', meansC }, first, 400);
-    expect(Math.min(...days)).toBeGreaterThanOrEqual(Math.min(...meansC) - 1e-9);
-    expect(Math.max(...days)).toBeLessThanOrEqual(Math.max(...meansC) + 1e-9);
-    expect(days[365]).toBeCloseTo(days[0]!, 9);
-  }));
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: -10, max: 40, noNaN: true }), { minLength: 12, maxLength: 12 }),
+      fc.integer({ min: 0, max: 364 }),
+      (meansC, first) => {
+        const days = soilTemperature({ kind: 'monthly', meansC }, first, 400);
+        expect(Math.min(...days)).toBeGreaterThanOrEqual(Math.min(...meansC) - 1e-9);
+        expect(Math.max(...days)).toBeLessThanOrEqual(Math.max(...meansC) + 1e-9);
+        expect(days[365]).toBeCloseTo(days[0]!, 9);
+      },
+    ),
+  );
 });

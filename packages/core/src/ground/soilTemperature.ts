@@ -29,7 +29,12 @@ function fromMonths(meansC: readonly number[], dayOfYear: number): number {
  * @param days how many days
  * @param depthM depth below the surface in metres, for the sine; damping depth D = 2 m
  */
-export function soilTemperature(temperature: TemperatureRecord, firstDay: number, days: number, depthM = 0.1): readonly number[] {
+export function soilTemperature(
+  temperature: TemperatureRecord,
+  firstDay: number,
+  days: number,
+  depthM = 0.1,
+): readonly number[] {
   const DAMPING_DEPTH_M = 2;
   const at = (day: number): number => {
     const dayOfYear = ((day % YEAR_DAYS) + YEAR_DAYS) % YEAR_DAYS;

@@ -35,10 +35,15 @@ export const waterAssumptions = (texture: Texture): readonly Figure[] => {
 
 /** Water held, as plain numbers for one run, m³/m³. */
 type Held = Readonly<Record<keyof WaterHolding, number>>;
-const middle = ({ wilting, fieldCapacity, saturation }: WaterHolding): Held => ({ wilting: wilting.mid, fieldCapacity: fieldCapacity.mid, saturation: saturation.mid });
+const middle = ({ wilting, fieldCapacity, saturation }: WaterHolding): Held => ({
+  wilting: wilting.mid,
+  fieldCapacity: fieldCapacity.mid,
+  saturation: saturation.mid,
+});
 /** The soils of a texture that keep least and most for plants. */
 const extremes = ({ wilting, fieldCapacity, saturation }: WaterHolding): readonly [Held, Held] => [
-  { wilting: wilting.high, fieldCapacity: fieldCapacity.low, saturation: saturation.mid }, { wilting: wilting.low, fieldCapacity: fieldCapacity.high, saturation: saturation.mid },
+  { wilting: wilting.high, fieldCapacity: fieldCapacity.low, saturation: saturation.mid },
+  { wilting: wilting.low, fieldCapacity: fieldCapacity.high, saturation: saturation.mid },
 ];
 
 /** The layer at the end of each day. */
@@ -62,7 +67,11 @@ export interface WaterBalance {
  * @param held the middle of the texture's class average unless said
  * @example waterBalance({ rainMm: [20], irrigationMm: [0], etMm: [2] }, 'loam').drainedMm // [18]
  */
-export function waterBalance(water: DailyWater, texture: Texture, held: Held = middle(WATER_HOLDING[texture])): WaterBalance {
+export function waterBalance(
+  water: DailyWater,
+  texture: Texture,
+  held: Held = middle(WATER_HOLDING[texture]),
+): WaterBalance {
   const mm = (share: number): number => share * ROOT_LAYER_M * 1000;
   const [wilting, capacity, full] = [mm(held.wilting), mm(held.fieldCapacity), mm(held.saturation)];
   let stored = capacity;
@@ -76,14 +85,23 @@ export function waterBalance(water: DailyWater, texture: Texture, held: Held = m
     stored = left - drained;
     return { stored, drained, evaporated, filled: Math.min(1, stored / full) };
   });
-  return { storedMm: days.map((d) => d.stored), drainedMm: days.map((d) => d.drained), waterFilled: days.map((d) => d.filled), evaporatedMm: days.map((d) => d.evaporated) };
+  return {
+    storedMm: days.map((d) => d.stored),
+    drainedMm: days.map((d) => d.drained),
+    waterFilled: days.map((d) => d.filled),
+    evaporatedMm: days.map((d) => d.evaporated),
+  };
 }
 
 /**
  * The balance of a site from a date on; undefined where its weather is not known, and in potting media and pots, whose water this is not the model for.
  * @returns the daily water put in and what the layer made of it
  */
-export function siteWaterBalance(site: WateredSite, from: string, days: number): { readonly daily: DailyWater; readonly balance: WaterBalance } | undefined {
+export function siteWaterBalance(
+  site: WateredSite,
+  from: string,
+  days: number,
+): { readonly daily: DailyWater; readonly balance: WaterBalance } | undefined {
   const daily = site.medium === 'mineralSoil' ? dailyWater(site, from, days) : undefined;
   return daily && { daily, balance: waterBalance(daily, site.texture) };
 }
@@ -107,7 +125,10 @@ export function waterYear(site: WateredSite): WaterYear | undefined {
   if (!known) return undefined;
   const { daily, balance } = known;
   const total = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
-  const runs = [balance, ...extremes(WATER_HOLDING[site.texture]).map((held) => waterBalance(daily, site.texture, held))];
+  const runs = [
+    balance,
+    ...extremes(WATER_HOLDING[site.texture]).map((held) => waterBalance(daily, site.texture, held)),
+  ];
   const spread = (what: 'evaporatedMm' | 'drainedMm'): Range => {
     const totals = runs.map((run) => total(run[what]));
     return { low: Math.min(...totals), mid: totals[0] ?? 0, high: Math.max(...totals) };
@@ -115,17 +136,39 @@ export function waterYear(site: WateredSite): WaterYear | undefined {
   const logged = (what: keyof DailyWater): string => {
     const days = loggedDays(site.logged ?? [], what);
     const usual = site.climate ? 'the usual year' : 'taken as none';
-    return days === 0 ? 'the months of a usual year' : days === YEAR_DAYS ? 'logged on every day' : `logged on ${days} days, ${usual} on the others`;
+    return days === 0
+      ? 'the months of a usual year'
+      : days === YEAR_DAYS
+        ? 'logged on every day'
+        : `logged on ${days} days, ${usual} on the others`;
   };
-  const given = (label: string, what: keyof DailyWater): Figure => computed(label, total(daily[what]), 'mm a year', 'sum', logged(what), []);
+  const given = (label: string, what: keyof DailyWater): Figure =>
+    computed(label, total(daily[what]), 'mm a year', 'sum', logged(what), []);
   const rain = given('rain', 'rainMm');
   const toldOf = site.climate !== undefined || loggedDays(site.logged ?? [], 'irrigationMm') > 0;
-  const irrigation = toldOf ? given('irrigation', 'irrigationMm') : assumption('irrigation', 0, 'mm a year', 'taken as none: neither a log nor a usual year tells of any');
+  const irrigation = toldOf
+    ? given('irrigation', 'irrigationMm')
+    : assumption('irrigation', 0, 'mm a year', 'taken as none: neither a log nor a usual year tells of any');
   const asked = given('evapotranspiration asked for', 'etMm');
   const assumed = waterAssumptions(site.texture);
   return {
-    rain, irrigation,
-    evaporated: computed('given back by soil and crop', spread('evaporatedMm'), 'mm a year', 'waterBalance', 'day by day: what was asked for, less as the upper 30 cm near wilting', [asked, ...assumed]),
-    drained: computed('drained below 30 cm', spread('drainedMm'), 'mm a year', 'waterBalance', 'day by day: what the upper 30 cm could not hold against gravity', [rain, irrigation, asked, ...assumed]),
+    rain,
+    irrigation,
+    evaporated: computed(
+      'given back by soil and crop',
+      spread('evaporatedMm'),
+      'mm a year',
+      'waterBalance',
+      'day by day: what was asked for, less as the upper 30 cm near wilting',
+      [asked, ...assumed],
+    ),
+    drained: computed(
+      'drained below 30 cm',
+      spread('drainedMm'),
+      'mm a year',
+      'waterBalance',
+      'day by day: what the upper 30 cm could not hold against gravity',
+      [rain, irrigation, asked, ...assumed],
+    ),
   };
 }

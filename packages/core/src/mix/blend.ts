@@ -31,8 +31,19 @@ export type Blend =
       /** Products left out because their price is unknown or in another currency. */
       readonly leftOut: readonly string[];
     }
-  | { readonly kind: 'tooStrong'; readonly needsPercent: number; readonly strongest: Mixture; readonly strongestGrade: Grade; readonly message: string }
-  | { readonly kind: 'unreachable'; readonly shortfalls: readonly Shortfall[]; readonly closest: Mixture | undefined; readonly message: string }
+  | {
+      readonly kind: 'tooStrong';
+      readonly needsPercent: number;
+      readonly strongest: Mixture;
+      readonly strongestGrade: Grade;
+      readonly message: string;
+    }
+  | {
+      readonly kind: 'unreachable';
+      readonly shortfalls: readonly Shortfall[];
+      readonly closest: Mixture | undefined;
+      readonly message: string;
+    }
   | { readonly kind: 'failed'; readonly message: string };
 
 export const DEFAULT_TOLERANCE = 0.05;
@@ -46,13 +57,21 @@ const largest = (parts: Grade): number => Math.max(...parts.map((p) => p.amount)
 /** Named nutrients at least what is asked, at most the tolerance above it. Amounts as fractions of one unit of mix. */
 function nutrientRows(products: readonly Product[], target: BlendTarget): readonly Row[] {
   const room = (target.tolerance * largest(target.parts)) / 100;
-  return target.parts.map((part) => ({ coefficients: contentOf(products, part), low: part.amount / 100, high: part.amount / 100 + room }));
+  return target.parts.map((part) => ({
+    coefficients: contentOf(products, part),
+    low: part.amount / 100,
+    high: part.amount / 100 + room,
+  }));
 }
 
 const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
 
 /** The priced products of the commonest currency; all of them, by mass, when fewer than one is priced. */
-function costing(products: readonly Product[]): { readonly used: readonly Product[]; readonly costs: readonly number[] | undefined; readonly leftOut: readonly string[] } {
+function costing(products: readonly Product[]): {
+  readonly used: readonly Product[];
+  readonly costs: readonly number[] | undefined;
+  readonly leftOut: readonly string[];
+} {
   const priced = products.map((product) => ({ product, price: pricePerKg(product) }));
   const count = new Map<string, number>();
   for (const { price } of priced) if (price) count.set(price.currency, (count.get(price.currency) ?? 0) + 1);
@@ -74,7 +93,10 @@ const total = (x: readonly number[]): number => x.reduce((a, b) => a + b, 0);
 /** The same recipe scaled to 1 kg. */
 function perKg(products: readonly Product[], x: readonly number[]): readonly Component[] {
   const mass = total(x);
-  return toComponents(products, x.map((v) => v / mass));
+  return toComponents(
+    products,
+    x.map((v) => v / mass),
+  );
 }
 
 /** Nearest mix when the nutrients cannot all be had: the least sum of deviations, each relative to the largest part. */
@@ -87,8 +109,12 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
     ...row,
     coefficients: [...row.coefficients, ...ones(2 * k).map((_, s) => (s === i ? 1 : s === k + i ? -1 : 0))],
   });
-  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: [...ones(n), ...ones(2 * k).map(() => 0)], high: 1 }] : [];
-  const program: LinearProgram = { minimise: [...ones(n).map(() => 1e-6), ...ones(2 * k)], rows: [...rows.map(elastic), ...limit] };
+  const limit: readonly Row[] =
+    target.kind === 'grade' ? [{ coefficients: [...ones(n), ...ones(2 * k).map(() => 0)], high: 1 }] : [];
+  const program: LinearProgram = {
+    minimise: [...ones(n).map(() => 1e-6), ...ones(2 * k)],
+    rows: [...rows.map(elastic), ...limit],
+  };
   const outcome = solve(program, solver);
   if (outcome.kind !== 'optimal') return { kind: 'failed', message: 'The solver could not find even the nearest mix.' };
   const x = outcome.x.slice(0, n);
@@ -99,12 +125,37 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
     const over = (outcome.x[n + k + i] ?? 0) * 100;
     if (short > 1e-6) {
       const none = (rows[i]?.coefficients ?? []).every((c) => c === 0);
-      return [{ part, symbol, reached, kind: 'short', message: none ? `Nothing chosen contains ${symbol}.` : `${symbol} reaches ${formatTrimmed(reached)} of ${formatGiven(part.amount)}.` }];
+      return [
+        {
+          part,
+          symbol,
+          reached,
+          kind: 'short',
+          message: none
+            ? `Nothing chosen contains ${symbol}.`
+            : `${symbol} reaches ${formatTrimmed(reached)} of ${formatGiven(part.amount)}.`,
+        },
+      ];
     }
-    return over > 1e-6 ? [{ part, symbol, reached, kind: 'over', message: `${symbol} comes along with the other nutrients: ${formatTrimmed(reached)} where ${formatGiven(part.amount)} is wanted.` }] : [];
+    return over > 1e-6
+      ? [
+          {
+            part,
+            symbol,
+            reached,
+            kind: 'over',
+            message: `${symbol} comes along with the other nutrients: ${formatTrimmed(reached)} where ${formatGiven(part.amount)} is wanted.`,
+          },
+        ]
+      : [];
   });
   const closest = total(x) > 1e-9 ? mixture(perKg(products, x)) : undefined;
-  return { kind: 'unreachable', shortfalls, closest, message: `This ${target.kind} cannot be made from these materials. ${shortfalls.map((s) => s.message).join(' ')}` };
+  return {
+    kind: 'unreachable',
+    shortfalls,
+    closest,
+    message: `This ${target.kind} cannot be made from these materials. ${shortfalls.map((s) => s.message).join(' ')}`,
+  };
 }
 
 /** The ratio can be made but not at this strength: the most concentrated mix at that ratio. */
@@ -135,17 +186,28 @@ function strongest(products: readonly Product[], target: BlendTarget, solver: Lp
  */
 export function blend(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
   if (products.length === 0) return { kind: 'failed', message: 'No materials are chosen, expected at least one.' };
-  if (!(largest(target.parts) > 0)) return { kind: 'failed', message: 'The target is all zeros, expected at least one nutrient above zero.' };
+  if (!(largest(target.parts) > 0))
+    return { kind: 'failed', message: 'The target is all zeros, expected at least one nutrient above zero.' };
   const asked = target.parts.reduce((s, p) => s + p.amount, 0);
   const { used, costs, leftOut } = costing(products);
   const rows = nutrientRows(used, target);
   const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: ones(used.length), high: 1 }] : [];
-  const outcome = target.kind === 'grade' && asked > 100 ? ({ kind: 'infeasible' } as const) : solve({ minimise: costs ?? ones(used.length), rows: [...rows, ...limit] }, solver);
+  const outcome =
+    target.kind === 'grade' && asked > 100
+      ? ({ kind: 'infeasible' } as const)
+      : solve({ minimise: costs ?? ones(used.length), rows: [...rows, ...limit] }, solver);
   if (outcome.kind === 'failed') return { kind: 'failed', message: `The solver stopped: ${outcome.status}.` };
   // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
-  if (outcome.kind === 'infeasible') return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
+  if (outcome.kind === 'infeasible')
+    return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
   const fillerKg = target.kind === 'grade' ? Math.max(0, 1 - total(outcome.x)) : 0;
   const components = target.kind === 'grade' ? toComponents(used, outcome.x) : perKg(used, outcome.x);
   const filler = fillerKg > 1e-9 ? fillerKg : 0;
-  return { kind: 'recipe', mixture: mixture(components, filler), fillerKg: filler, minimised: costs ? 'cost' : 'mass', leftOut };
+  return {
+    kind: 'recipe',
+    mixture: mixture(components, filler),
+    fillerKg: filler,
+    minimised: costs ? 'cost' : 'mass',
+    leftOut,
+  };
 }

@@ -11,7 +11,12 @@ interface Pair {
 
 export const INCOMPATIBLE_PAIRS: readonly Pair[] = [
   { a: ['ammonium', 'urea'], b: ['lime'], reason: 'lime or ash drives off ammonia', inSolution: false },
-  { a: ['urea'], b: ['ammoniumNitrate'], reason: 'urea with ammonium nitrate draws water and turns liquid', inSolution: false },
+  {
+    a: ['urea'],
+    b: ['ammoniumNitrate'],
+    reason: 'urea with ammonium nitrate draws water and turns liquid',
+    inSolution: false,
+  },
   { a: ['urea'], b: ['superphosphate'], reason: 'urea with superphosphate turns sticky', inSolution: false },
   { a: ['calciumSalt'], b: ['sulfate'], reason: 'calcium and sulfate precipitate as gypsum', inSolution: true },
   { a: ['calciumSalt'], b: ['phosphate'], reason: 'calcium and phosphate precipitate', inSolution: true },
@@ -23,7 +28,8 @@ export interface Conflict {
   readonly inSolution: boolean;
 }
 
-const traitsOf = (product: Product): ReadonlySet<Trait> => new Set(readIngredients(product.derivedFrom).known.flatMap((m) => m.traits));
+const traitsOf = (product: Product): ReadonlySet<Trait> =>
+  new Set(readIngredients(product.derivedFrom).known.flatMap((m) => m.traits));
 
 /** Pairs of different products in a mix that should not be mixed or stored together, each with its reason. */
 export function conflictsIn(products: readonly Product[]): readonly Conflict[] {

@@ -12,7 +12,10 @@ export interface Row {
 
 /** The part of an LP solver the mix needs: model text in CPLEX LP format in, a solution out. */
 export interface LpSolver {
-  solve(problem: string, options?: { readonly time_limit?: number; readonly mip_rel_gap?: number }): {
+  solve(
+    problem: string,
+    options?: { readonly time_limit?: number; readonly mip_rel_gap?: number },
+  ): {
     readonly Status: string;
     readonly Columns: Readonly<Record<string, object>>;
   };
@@ -25,9 +28,13 @@ export type LpOutcome =
 
 const SOLVER_SECONDS = 10;
 
-const term = (coefficient: number, j: number): string => `${coefficient < 0 ? '-' : '+'} ${Math.abs(coefficient).toExponential(12)} x${j}`;
+const term = (coefficient: number, j: number): string =>
+  `${coefficient < 0 ? '-' : '+'} ${Math.abs(coefficient).toExponential(12)} x${j}`;
 const expression = (coefficients: readonly number[]): string =>
-  coefficients.map((c, j) => (c === 0 ? '' : term(c, j))).filter(Boolean).join(' ') || '0 x0';
+  coefficients
+    .map((c, j) => (c === 0 ? '' : term(c, j)))
+    .filter(Boolean)
+    .join(' ') || '0 x0';
 
 /** The programme as CPLEX LP text. A row with two bounds is written as two rows. */
 export function lpText({ minimise, rows }: LinearProgram): string {

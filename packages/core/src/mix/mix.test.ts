@@ -25,13 +25,27 @@ const recipe = (found: Blend): Extract<Blend, { kind: 'recipe' }> => {
   return found;
 };
 const percentOf = (products: readonly { product: Product; kg: number }[], total: number, part: Grade[number]): number =>
-  (100 * products.reduce((s, c) => s + c.kg * midFraction(c.product, part.nutrient) * compoundPerElement(part.basis), 0)) / total;
+  (100 *
+    products.reduce((s, c) => s + c.kg * midFraction(c.product, part.nutrient) * compoundPerElement(part.basis), 0)) /
+  total;
 
 test('solves a small programme by hand: min 2x + 3y, x + y ≥ 4, x ≤ 3 → x 3, y 1', () => {
-  const outcome = solve({ minimise: [2, 3], rows: [{ coefficients: [1, 1], low: 4 }, { coefficients: [1, 0], high: 3 }] }, solver);
+  const outcome = solve(
+    {
+      minimise: [2, 3],
+      rows: [
+        { coefficients: [1, 1], low: 4 },
+        { coefficients: [1, 0], high: 3 },
+      ],
+    },
+    solver,
+  );
   expect(outcome).toEqual({ kind: 'optimal', x: [expect.closeTo(3, 9), expect.closeTo(1, 9)] });
 });
-test('says when nothing can satisfy it', () => expect(solve({ minimise: [1], rows: [{ coefficients: [1], low: 2, high: 1 }] }, solver)).toEqual({ kind: 'infeasible' }));
+test('says when nothing can satisfy it', () =>
+  expect(solve({ minimise: [1], rows: [{ coefficients: [1], low: 2, high: 1 }] }, solver)).toEqual({
+    kind: 'infeasible',
+  }));
 
 test('0-0-25 from sulfate of potash: half and half with filler, 0.80 EUR/kg', () => {
   const found = recipe(blend([potash], { kind: 'grade', parts: grade('0-0-25'), tolerance: 0 }, solver));
@@ -42,25 +56,43 @@ test('0-0-25 from sulfate of potash: half and half with filler, 0.80 EUR/kg', ()
 
 test('the cheaper of two equal materials is taken', () => {
   const dear = { ...urea, id: 'dear', name: 'Dear urea', offers: [priced(25, 'kg', '99.00')] };
-  expect(recipe(blend([dear, urea], { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 }, solver)).mixture.components.map((c) => c.product.id)).toEqual(['urea']);
+  expect(
+    recipe(blend([dear, urea], { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 }, solver)).mixture.components.map(
+      (c) => c.product.id,
+    ),
+  ).toEqual(['urea']);
 });
 
 test('a product without a price is left out and named', () => {
-  const found = recipe(blend([urea, { ...urea, id: 'x', name: 'Unpriced', offers: [] }], { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 }, solver));
+  const found = recipe(
+    blend(
+      [urea, { ...urea, id: 'x', name: 'Unpriced', offers: [] }],
+      { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 },
+      solver,
+    ),
+  );
   expect(found.leftOut).toEqual(['Unpriced']);
-  expect(recipe(blend([{ ...urea, offers: [] }], { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 }, solver)).minimised).toBe('mass');
+  expect(
+    recipe(blend([{ ...urea, offers: [] }], { kind: 'grade', parts: grade('23-0-0'), tolerance: 0 }, solver)).minimised,
+  ).toBe('mass');
 });
 
 test('a grade that needs more than 100 % is refused with the strongest reachable', () => {
   // 30-0-30 from urea (46 %) and sulfate of potash (50 %): 30/46 + 30/50 = 125.2 % of the bag; the strongest is 30 ÷ 1.2522 = 23.96.
   const found = blend([urea, potash], { kind: 'grade', parts: grade('30-0-30'), tolerance: 0 }, solver);
   expect(found).toMatchObject({ kind: 'tooStrong', needsPercent: expect.closeTo(125.217, 2) });
-  expect(found.kind === 'tooStrong' && found.strongestGrade.map((p) => p.amount)).toEqual([expect.closeTo(23.96, 2), 0, expect.closeTo(23.96, 2)]);
+  expect(found.kind === 'tooStrong' && found.strongestGrade.map((p) => p.amount)).toEqual([
+    expect.closeTo(23.96, 2),
+    0,
+    expect.closeTo(23.96, 2),
+  ]);
 });
 
 test('a ratio leaves the strength free', () => {
   const found = recipe(blend([urea, potash], { kind: 'ratio', parts: grade('2-0-1'), tolerance: 0 }, solver));
-  const [n, k] = grade('2-0-1').filter((p) => p.amount > 0).map((p) => percentOf(found.mixture.components, 1, p));
+  const [n, k] = grade('2-0-1')
+    .filter((p) => p.amount > 0)
+    .map((p) => percentOf(found.mixture.components, 1, p));
   expect(n! / k!).toBeCloseTo(2, 6);
   expect(found.fillerKg).toBe(0);
 });
@@ -77,48 +109,87 @@ test('what comes along uninvited is said', () => {
 });
 test('nothing chosen, or a target of zeros, is refused in words', () => {
   expect(blend([], { kind: 'grade', parts: grade('5-5-5'), tolerance: 0 }, solver)).toMatchObject({ kind: 'failed' });
-  expect(blend([urea], { kind: 'grade', parts: grade('0-0-0'), tolerance: 0 }, solver)).toMatchObject({ kind: 'failed' });
+  expect(blend([urea], { kind: 'grade', parts: grade('0-0-0'), tolerance: 0 }, solver)).toMatchObject({
+    kind: 'failed',
+  });
 });
 
-const materials = fc.uniqueArray(fc.record({ n: fc.integer({ min: 0, max: 40 }), p: fc.integer({ min: 0, max: 30 }), k: fc.integer({ min: 0, max: 30 }), cents: fc.integer({ min: 10, max: 900 }) }), { minLength: 2, maxLength: 6, selector: (m) => `${m.n}-${m.p}-${m.k}` })
-  .map((all) => all.map((m, i) => bag({ id: `m${i}`, name: `m${i}`, analysis: [line('N', m.n), line('P', m.p, 'P2O5'), line('K', m.k, 'K2O')], offers: [priced(1, 'kg', (m.cents / 100).toFixed(2))] })));
-const target = fc.tuple(fc.integer({ min: 0, max: 15 }), fc.integer({ min: 0, max: 15 }), fc.integer({ min: 0, max: 15 })).filter(([n, p, k]) => n + p + k > 0);
+const materials = fc
+  .uniqueArray(
+    fc.record({
+      n: fc.integer({ min: 0, max: 40 }),
+      p: fc.integer({ min: 0, max: 30 }),
+      k: fc.integer({ min: 0, max: 30 }),
+      cents: fc.integer({ min: 10, max: 900 }),
+    }),
+    { minLength: 2, maxLength: 6, selector: (m) => `${m.n}-${m.p}-${m.k}` },
+  )
+  .map((all) =>
+    all.map((m, i) =>
+      bag({
+        id: `m${i}`,
+        name: `m${i}`,
+        analysis: [line('N', m.n), line('P', m.p, 'P2O5'), line('K', m.k, 'K2O')],
+        offers: [priced(1, 'kg', (m.cents / 100).toFixed(2))],
+      }),
+    ),
+  );
+const target = fc
+  .tuple(fc.integer({ min: 0, max: 15 }), fc.integer({ min: 0, max: 15 }), fc.integer({ min: 0, max: 15 }))
+  .filter(([n, p, k]) => n + p + k > 0);
 
 test('a recipe meets every constraint it claims; a refusal always says something', () => {
-  fc.assert(fc.property(materials, target, fc.constantFrom('grade', 'ratio'), (products, [n, p, k], kind) => {
-    const parts = grade(`${n}-${p}-${k}`);
-    const found = blend(products, { kind, parts, tolerance: 0.1 }, solver);
-    if (found.kind !== 'recipe') return expect(found.message.length).toBeGreaterThan(10);
-    const mass = found.mixture.components.reduce((s, c) => s + c.kg, 0) + found.fillerKg;
-    expect(mass).toBeCloseTo(1, 6);
-    const room = 0.1 * Math.max(n, p, k);
-    const got = parts.map((part) => percentOf(found.mixture.components, 1, part));
-    if (kind === 'grade') parts.forEach((part, i) => {
-      expect(got[i]).toBeGreaterThanOrEqual(part.amount - 1e-5);
-      expect(got[i]).toBeLessThanOrEqual(part.amount + room + 1e-5);
-    });
-    else {
-      // A ratio holds when one strength fits all: amount × s ≤ got ≤ (amount + room) × s.
-      const least = Math.max(...parts.map((part, i) => got[i]! / (part.amount + room)));
-      const most = Math.min(...parts.map((part, i) => (part.amount > 0 ? got[i]! / part.amount : Infinity)));
-      expect(least).toBeLessThanOrEqual(most * (1 + 1e-6));
-    }
-    expect(found.mixture.components.every((c) => c.kg > 0)).toBe(true);
-  }), { numRuns: 120 });
+  fc.assert(
+    fc.property(materials, target, fc.constantFrom('grade', 'ratio'), (products, [n, p, k], kind) => {
+      const parts = grade(`${n}-${p}-${k}`);
+      const found = blend(products, { kind, parts, tolerance: 0.1 }, solver);
+      if (found.kind !== 'recipe') return expect(found.message.length).toBeGreaterThan(10);
+      const mass = found.mixture.components.reduce((s, c) => s + c.kg, 0) + found.fillerKg;
+      expect(mass).toBeCloseTo(1, 6);
+      const room = 0.1 * Math.max(n, p, k);
+      const got = parts.map((part) => percentOf(found.mixture.components, 1, part));
+      if (kind === 'grade')
+        parts.forEach((part, i) => {
+          expect(got[i]).toBeGreaterThanOrEqual(part.amount - 1e-5);
+          expect(got[i]).toBeLessThanOrEqual(part.amount + room + 1e-5);
+        });
+      else {
+        // A ratio holds when one strength fits all: amount × s ≤ got ≤ (amount + room) × s.
+        const least = Math.max(...parts.map((part, i) => got[i]! / (part.amount + room)));
+        const most = Math.min(...parts.map((part, i) => (part.amount > 0 ? got[i]! / part.amount : Infinity)));
+        expect(least).toBeLessThanOrEqual(most * (1 + 1e-6));
+      }
+      expect(found.mixture.components.every((c) => c.kg > 0)).toBe(true);
+    }),
+    { numRuns: 120 },
+  );
 });
 
 test('no recipe of two materials beats the solver’s by more than rounding', () => {
-  fc.assert(fc.property(materials, (products) => {
-    const parts = grade('5-0-0');
-    const found = blend(products, { kind: 'grade', parts: parts.slice(0, 1), tolerance: 1 }, solver);
-    if (found.kind !== 'recipe') return;
-    const cheapestAlone = Math.min(...products.map((p) => { const n = midFraction(p, 'N'); const need = 0.05 / n; return n > 0 && need <= 1 ? need * Number(p.offers[0]!.price!.amount) : Infinity; }));
-    expect(found.mixture.costPerKg!.value.mid).toBeLessThanOrEqual(cheapestAlone + 1e-6);
-  }), { numRuns: 60 });
+  fc.assert(
+    fc.property(materials, (products) => {
+      const parts = grade('5-0-0');
+      const found = blend(products, { kind: 'grade', parts: parts.slice(0, 1), tolerance: 1 }, solver);
+      if (found.kind !== 'recipe') return;
+      const cheapestAlone = Math.min(
+        ...products.map((p) => {
+          const n = midFraction(p, 'N');
+          const need = 0.05 / n;
+          return n > 0 && need <= 1 ? need * Number(p.offers[0]!.price!.amount) : Infinity;
+        }),
+      );
+      expect(found.mixture.costPerKg!.value.mid).toBeLessThanOrEqual(cheapestAlone + 1e-6);
+    }),
+    { numRuns: 60 },
+  );
 });
 
 test('the analysis of 4 feather meal, 2 bone meal, 1 potash by weight: N (52 + 6) ÷ 7 = 8.29 %, P2O5 30 ÷ 7, K2O 50 ÷ 7, and the calcium nobody asked for', () => {
-  const mix = mixture([{ product: featherMeal, kg: 4 }, { product: boneMeal, kg: 2 }, { product: potash, kg: 1 }]);
+  const mix = mixture([
+    { product: featherMeal, kg: 4 },
+    { product: boneMeal, kg: 2 },
+    { product: potash, kg: 1 },
+  ]);
   const percent = Object.fromEntries(mix.analysis.map((a) => [a.nutrient, a.percent.value.mid]));
   expect(percent['N']).toBeCloseTo(58 / 7, 9);
   expect(percent['P']).toBeCloseTo(30 / 7, 9);
@@ -128,28 +199,56 @@ test('the analysis of 4 feather meal, 2 bone meal, 1 potash by weight: N (52 + 6
   expect(mix.costPerKg?.value.mid).toBeCloseTo((4 * 1.7 + 2 * 1.8 + 1.6) / 7, 9);
 });
 test('a component without a price leaves the cost unknown and names it', () => {
-  const mix = mixture([{ product: urea, kg: 1 }, { product: straw, kg: 1 }]);
+  const mix = mixture([
+    { product: urea, kg: 1 },
+    { product: straw, kg: 1 },
+  ]);
   expect([mix.costPerKg, mix.unpriced]).toEqual([undefined, ['Straw']]);
 });
-test('an empty mix is refused', () => expect(() => mixture([{ product: urea, kg: 0 }])).toThrow(/expected at least one part/));
+test('an empty mix is refused', () =>
+  expect(() => mixture([{ product: urea, kg: 0 }])).toThrow(/expected at least one part/));
 
 test('parts by volume weigh their density; without one they are asked for', () => {
-  expect(readParts([{ product: boneMeal, parts: 2 }], 'volume')).toEqual({ kind: 'components', components: [{ product: boneMeal, kg: 1.7 }] });
+  expect(readParts([{ product: boneMeal, parts: 2 }], 'volume')).toEqual({
+    kind: 'components',
+    components: [{ product: boneMeal, kg: 1.7 }],
+  });
   expect(readParts([{ product: straw, parts: 1 }], 'volume')).toEqual({ kind: 'needsDensity', products: ['Straw'] });
-  expect(readParts([{ product: straw, parts: 1 }], 'weight')).toEqual({ kind: 'components', components: [{ product: straw, kg: 1 }] });
+  expect(readParts([{ product: straw, parts: 1 }], 'weight')).toEqual({
+    kind: 'components',
+    components: [{ product: straw, kg: 1 }],
+  });
 });
 test('weigh-out of 10 kg: masses, litres, and the smallest part is 1', () => {
-  const lines = weighOut(mixture([{ product: urea, kg: 3 }, { product: potash, kg: 1 }]), 10);
-  expect(lines.map((l) => [l.kg, l.partsByWeight, l.share])).toEqual([[7.5, 3, 0.75], [2.5, 1, 0.25]]);
+  const lines = weighOut(
+    mixture([
+      { product: urea, kg: 3 },
+      { product: potash, kg: 1 },
+    ]),
+    10,
+  );
+  expect(lines.map((l) => [l.kg, l.partsByWeight, l.share])).toEqual([
+    [7.5, 3, 0.75],
+    [2.5, 1, 0.25],
+  ]);
   expect(lines[0]?.litres).toBeCloseTo(10, 9);
   expect(lines.map((l) => l.partsByVolume)).toEqual([expect.closeTo(10 / (2.5 / 1.15), 9), 1]);
 });
 
 test.each([
-  ['ammonium sulfate', 'limestone', /ammonia/], ['urea', 'wood ash', /ammonia/], ['urea', 'ammonium nitrate', /liquid/], ['urea', 'superphosphate', /sticky/], ['calcium nitrate', 'magnesium sulfate', /gypsum/], ['calcium nitrate', 'monoammonium phosphate', /precipitate/],
+  ['ammonium sulfate', 'limestone', /ammonia/],
+  ['urea', 'wood ash', /ammonia/],
+  ['urea', 'ammonium nitrate', /liquid/],
+  ['urea', 'superphosphate', /sticky/],
+  ['calcium nitrate', 'magnesium sulfate', /gypsum/],
+  ['calcium nitrate', 'monoammonium phosphate', /precipitate/],
 ])('%s with %s is warned of, in either order', (a, b, reason) => {
   const [first, second] = [bag({ name: a, derivedFrom: [a] }), bag({ name: b, derivedFrom: [b] })];
-  expect(conflictsIn([first, second]).map((c) => c.reason).join()).toMatch(reason);
+  expect(
+    conflictsIn([first, second])
+      .map((c) => c.reason)
+      .join(),
+  ).toMatch(reason);
   expect(conflictsIn([second, first])).toHaveLength(conflictsIn([first, second]).length);
 });
 test('sound neighbours are left in peace', () => expect(conflictsIn([urea, potash, boneMeal])).toEqual([]));

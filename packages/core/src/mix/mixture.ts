@@ -33,7 +33,8 @@ const SHOWN_BASIS: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 
 /** The basis a label states a nutrient in: oxides for P and K, the element otherwise. */
 export const labelBasis = (nutrient: Nutrient): Basis => SHOWN_BASIS[nutrient] ?? 'element';
 
-const weightOf = ({ product, kg }: Component): Figure => literal(`weight of ${product.name}`, kg, 'kg', 'measured', 'the recipe');
+const weightOf = ({ product, kg }: Component): Figure =>
+  literal(`weight of ${product.name}`, kg, 'kg', 'measured', 'the recipe');
 
 function nutrientOf(nutrient: Nutrient, components: readonly Component[], total: Figure): MixNutrient | undefined {
   const basis = labelBasis(nutrient);
@@ -42,14 +43,27 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
   const brought: Figure[] = [];
   for (const component of components) {
     const reading = massFraction(component.product, nutrient);
-    if (reading.kind === 'figure') brought.push(times(`${symbol} from ${component.product.name}`, `kg ${symbol}`, [weightOf(component), inBasis(reading.figure, nutrient, basis)]));
+    if (reading.kind === 'figure')
+      brought.push(
+        times(`${symbol} from ${component.product.name}`, `kg ${symbol}`, [
+          weightOf(component),
+          inBasis(reading.figure, nutrient, basis),
+        ]),
+      );
     else silent.push(component.product.name);
   }
   if (brought.length === 0) return undefined;
   const fraction = quotient(`${symbol} in the mix`, 'kg/kg', sum(`${symbol} brought`, `kg ${symbol}`, brought), total);
   if (!fraction || fraction.value.high <= 0) return undefined;
   const { low, mid, high } = fraction.value;
-  const percent = computed(`${analyteName(nutrient)} in the mix, as ${symbol}`, { low: low * 100, mid: mid * 100, high: high * 100 }, `% ${symbol}`, 'percent', 'as per cent of the mix by mass', [fraction]);
+  const percent = computed(
+    `${analyteName(nutrient)} in the mix, as ${symbol}`,
+    { low: low * 100, mid: mid * 100, high: high * 100 },
+    `% ${symbol}`,
+    'percent',
+    'as per cent of the mix by mass',
+    [fraction],
+  );
   return { nutrient, basis, percent, silent };
 }
 
@@ -62,7 +76,8 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
  */
 export function mixture(components: readonly Component[], fillerKg = 0): Mixture {
   const used = components.filter((c) => c.kg > 0);
-  if (used.length === 0) throw new MixError('mix.empty', 'No part weighs anything, expected at least one part above zero.', 'parts');
+  if (used.length === 0)
+    throw new MixError('mix.empty', 'No part weighs anything, expected at least one part above zero.', 'parts');
   const weights = used.map(weightOf);
   const filler = fillerKg > 0 ? [literal('weight of inert filler', fillerKg, 'kg', 'measured', 'the recipe')] : [];
   const total = sum('weight of the mix', 'kg', [...weights, ...filler]);
@@ -70,11 +85,16 @@ export function mixture(components: readonly Component[], fillerKg = 0): Mixture
 
   const prices = used.map((c) => ({ component: c, price: pricePerKg(c.product) }));
   const currency = prices.find((p) => p.price)?.price?.currency;
-  const unpriced = prices.filter((p) => p.price?.currency !== currency || !p.price).map((p) => p.component.product.name);
+  const unpriced = prices
+    .filter((p) => p.price?.currency !== currency || !p.price)
+    .map((p) => p.component.product.name);
   const costs = prices.flatMap(({ component, price }) =>
     price ? [times(`cost of ${component.product.name}`, price.currency, [weightOf(component), price.figure])] : [],
   );
-  const costPerKg = currency && unpriced.length === 0 ? quotient('Cost of the mix', `${currency}/kg`, sum('cost of all parts', currency, costs), total) : undefined;
+  const costPerKg =
+    currency && unpriced.length === 0
+      ? quotient('Cost of the mix', `${currency}/kg`, sum('cost of all parts', currency, costs), total)
+      : undefined;
   return { components: used, totalKg: total.value.mid, analysis, costPerKg, unpriced };
 }
 
@@ -94,8 +114,12 @@ export type PartsReading =
  * @example readParts([{ product: meal, parts: 2 }], 'volume') // 2 L × 0.6 kg/L = 1.2 kg
  */
 export function readParts(parts: readonly TypedPart[], by: 'weight' | 'volume'): PartsReading {
-  if (by === 'weight') return { kind: 'components', components: parts.map(({ product, parts: kg }) => ({ product, kg })) };
+  if (by === 'weight')
+    return { kind: 'components', components: parts.map(({ product, parts: kg }) => ({ product, kg })) };
   const lacking = parts.filter((p) => p.parts > 0 && p.product.densityKgPerL === undefined).map((p) => p.product.name);
   if (lacking.length > 0) return { kind: 'needsDensity', products: lacking };
-  return { kind: 'components', components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (product.densityKgPerL ?? 0) })) };
+  return {
+    kind: 'components',
+    components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (product.densityKgPerL ?? 0) })),
+  };
 }

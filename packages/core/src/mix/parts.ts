@@ -16,7 +16,11 @@ export interface WeighOut {
 /** A mix scaled to a batch, line by line. @param batchKg mass of the finished batch */
 export function weighOut(mix: Mixture, batchKg: number): readonly WeighOut[] {
   const scale = batchKg / mix.totalKg;
-  const lines = mix.components.map(({ product, kg }) => ({ product, kg: kg * scale, litres: product.densityKgPerL === undefined ? undefined : (kg * scale) / product.densityKgPerL }));
+  const lines = mix.components.map(({ product, kg }) => ({
+    product,
+    kg: kg * scale,
+    litres: product.densityKgPerL === undefined ? undefined : (kg * scale) / product.densityKgPerL,
+  }));
   const leastKg = Math.min(...lines.map((l) => l.kg));
   const volumes = lines.map((l) => l.litres);
   const leastLitres = volumes.every((v): v is number => v !== undefined) ? Math.min(...volumes) : undefined;

@@ -2,14 +2,31 @@ import fc from 'fast-check';
 import { compoundPerElement } from './nutrients.js';
 import { looksLikeFormula, readFormula } from './formula.js';
 
-const percent = (formula: string, element: 'N' | 'K' | 'Mg' | 'S' | 'Ca' | 'P' | 'B' | 'Na' | 'Fe'): number => 100 * (readFormula(formula).fractions[element] ?? 0);
+const percent = (formula: string, element: 'N' | 'K' | 'Mg' | 'S' | 'Ca' | 'P' | 'B' | 'Na' | 'Fe'): number =>
+  100 * (readFormula(formula).fractions[element] ?? 0);
 
 /** Worked from atomic weights: element × count ÷ molar mass. */
 test.each([
-  ['MgSO4·7H2O', 'Mg', 9.861], ['MgSO4·7H2O', 'S', 13.007], ['MgSO4·H2O', 'Mg', 17.564], ['MgSO4', 'Mg', 20.191],
-  ['CaSO4·2H2O', 'Ca', 23.278], ['CaSO4.2H2O', 'S', 18.621], ['(NH4)2SO4', 'N', 21.2], ['(NH4)2SO4', 'S', 24.26], ['K2SO4·2MgSO4', 'K', 18.84], ['K2SO4·2MgSO4', 'Mg', 11.71],
-  ['CO(NH2)2', 'N', 46.646], ['NH4NO3', 'N', 34.998], ['KNO3', 'K', 38.67], ['Ca(NO3)2·4H2O', 'N', 11.863], ['KH2PO4', 'P', 22.76], ['Na2B4O7·10H2O', 'B', 11.338], ['FeSO₄·7H₂O', 'Fe', 20.088],
-] as const)('%s is %s %p %%', (formula, element, expected) => expect(percent(formula, element)).toBeCloseTo(expected, 2));
+  ['MgSO4·7H2O', 'Mg', 9.861],
+  ['MgSO4·7H2O', 'S', 13.007],
+  ['MgSO4·H2O', 'Mg', 17.564],
+  ['MgSO4', 'Mg', 20.191],
+  ['CaSO4·2H2O', 'Ca', 23.278],
+  ['CaSO4.2H2O', 'S', 18.621],
+  ['(NH4)2SO4', 'N', 21.2],
+  ['(NH4)2SO4', 'S', 24.26],
+  ['K2SO4·2MgSO4', 'K', 18.84],
+  ['K2SO4·2MgSO4', 'Mg', 11.71],
+  ['CO(NH2)2', 'N', 46.646],
+  ['NH4NO3', 'N', 34.998],
+  ['KNO3', 'K', 38.67],
+  ['Ca(NO3)2·4H2O', 'N', 11.863],
+  ['KH2PO4', 'P', 22.76],
+  ['Na2B4O7·10H2O', 'B', 11.338],
+  ['FeSO₄·7H₂O', 'Fe', 20.088],
+] as const)('%s is %s %p %%', (formula, element, expected) =>
+  expect(percent(formula, element)).toBeCloseTo(expected, 2),
+);
 
 test('as oxide: Epsom salt is 16.35 % MgO, sulfate of potash 54.06 % K2O', () => {
   expect(percent('MgSO4·7H2O', 'Mg') * compoundPerElement('MgO')).toBeCloseTo(16.352, 2);
@@ -21,19 +38,33 @@ test('the wrong hydrate shows: heptahydrate holds 7 waters, and more than half i
   expect([water, (7 * 18.015) / molarMass > 0.5]).toEqual([7, true]);
 });
 
-test('CO is carbon monoxide’s letters, Co is cobalt', () => expect(readFormula('CO2').composition).toEqual({ C: 1, O: 2 }));
+test('CO is carbon monoxide’s letters, Co is cobalt', () =>
+  expect(readFormula('CO2').composition).toEqual({ C: 1, O: 2 }));
 
-test.each(['', 'MgSO4·', 'Xy2', '(NH4', 'NH4)', 'mgso4', '2', 'MgSO4·0H2O', 'H99999', '('.repeat(50), 'MgSO4;DROP'])('refuses %j in words', (text) => expect(() => readFormula(text)).toThrow(/expected a formula/));
+test.each(['', 'MgSO4·', 'Xy2', '(NH4', 'NH4)', 'mgso4', '2', 'MgSO4·0H2O', 'H99999', '('.repeat(50), 'MgSO4;DROP'])(
+  'refuses %j in words',
+  (text) => expect(() => readFormula(text)).toThrow(/expected a formula/),
+);
 
 test('no text does worse than be refused, and fractions never exceed the whole', () => {
-  fc.assert(fc.property(fc.oneof(fc.string({ maxLength: 30 }), fc.array(fc.constantFrom('Mg', 'S', 'O', '4', '·', '7', 'H2O', '(', ')', 'N', 'K', '2'), { maxLength: 14 }).map((p) => p.join(''))), (text) => {
-    try {
-      const sum = Object.values(readFormula(text).fractions).reduce((a, b) => a + b, 0);
-      expect(sum).toBeLessThanOrEqual(1 + 1e-9);
-    } catch (error) {
-      expect((error as { code?: string }).code).toBe('formula.unread');
-    }
-  }));
+  fc.assert(
+    fc.property(
+      fc.oneof(
+        fc.string({ maxLength: 30 }),
+        fc
+          .array(fc.constantFrom('Mg', 'S', 'O', '4', '·', '7', 'H2O', '(', ')', 'N', 'K', '2'), { maxLength: 14 })
+          .map((p) => p.join('')),
+      ),
+      (text) => {
+        try {
+          const sum = Object.values(readFormula(text).fractions).reduce((a, b) => a + b, 0);
+          expect(sum).toBeLessThanOrEqual(1 + 1e-9);
+        } catch (error) {
+          expect((error as { code?: string }).code).toBe('formula.unread');
+        }
+      },
+    ),
+  );
 });
 
 test('tells a formula from a name', () => {

@@ -19,7 +19,11 @@ const refuse = (text: string): LabelError =>
 const MOST_OF_ONE = 1000;
 
 /** Reads `text` from `at` up to the closing bracket or its end, as counts of atoms. */
-function readGroup(text: string, from: number, depth: number): { readonly counts: Map<Atom, number>; readonly end: number } {
+function readGroup(
+  text: string,
+  from: number,
+  depth: number,
+): { readonly counts: Map<Atom, number>; readonly end: number } {
   const counts = new Map<Atom, number>();
   const add = (atom: Atom, n: number): void => void counts.set(atom, (counts.get(atom) ?? 0) + n);
   let at = from;
@@ -67,15 +71,21 @@ export function readFormula(input: string): FormulaAnalysis {
     const times = lead === '' ? 1 : Number(lead);
     const { counts, end } = readGroup(body, 0, 0);
     if (body === '' || end !== body.length || times === 0 || times > MOST_OF_ONE) throw refuse(input);
-    counts.forEach((n, atom) => { total[atom] = (total[atom] ?? 0) + n * times; });
+    counts.forEach((n, atom) => {
+      total[atom] = (total[atom] ?? 0) + n * times;
+    });
     if (body === 'H2O') water += times;
   }
   const mass = molarMass(total);
   const fractions = Object.fromEntries(
-    NUTRIENTS.flatMap((n) => { const count = total[n as Atom]; return count ? [[n, (count * ATOMIC_WEIGHT[n as Atom]) / mass]] : []; }),
+    NUTRIENTS.flatMap((n) => {
+      const count = total[n as Atom];
+      return count ? [[n, (count * ATOMIC_WEIGHT[n as Atom]) / mass]] : [];
+    }),
   ) as Partial<Record<Nutrient, number>>;
   return { composition: total, molarMass: mass, fractions, water };
 }
 
 /** Whether a text looks like a formula at all: capitals, digits, brackets and dots, and at least two elements. */
-export const looksLikeFormula = (text: string): boolean => /^[A-Z(][A-Za-z0-9()·.*•∙₀-₉]*$/.test(text.trim()) && /[A-Z].*[A-Z]/.test(text) && /\d|[₀-₉]/.test(text);
+export const looksLikeFormula = (text: string): boolean =>
+  /^[A-Z(][A-Za-z0-9()·.*•∙₀-₉]*$/.test(text.trim()) && /[A-Z].*[A-Z]/.test(text) && /\d|[₀-₉]/.test(text);

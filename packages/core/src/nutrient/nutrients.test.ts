@@ -1,15 +1,35 @@
 import fc from 'fast-check';
-import { ANALYTES, basesOf, COMPOUND_BASES, compoundPerElement, elementOf, formulaText, symbolIn } from './nutrients.js';
+import {
+  ANALYTES,
+  basesOf,
+  COMPOUND_BASES,
+  compoundPerElement,
+  elementOf,
+  formulaText,
+  symbolIn,
+} from './nutrients.js';
 
 /** Domain 3: factors from standard atomic weights, to 1e-4. */
 test.each([
-  ['P2O5', 2.2913], ['K2O', 1.2046], ['CaO', 1.3992], ['MgO', 1.6583], ['SO3', 2.4971], ['Na2O', 1.348], ['NO3', 4.4266], ['NH4', 1.2879], ['CaCO3', 2.4973],
-] as const)('%s is %p times its element', (basis, factor) => expect(Math.abs(compoundPerElement(basis) - factor)).toBeLessThan(1.1e-4));
+  ['P2O5', 2.2913],
+  ['K2O', 1.2046],
+  ['CaO', 1.3992],
+  ['MgO', 1.6583],
+  ['SO3', 2.4971],
+  ['Na2O', 1.348],
+  ['NO3', 4.4266],
+  ['NH4', 1.2879],
+  ['CaCO3', 2.4973],
+] as const)('%s is %p times its element', (basis, factor) =>
+  expect(Math.abs(compoundPerElement(basis) - factor)).toBeLessThan(1.1e-4),
+);
 
 test('oxide to element and back is the identity', () => {
-  fc.assert(fc.property(fc.constantFrom(...COMPOUND_BASES), fc.double({ min: 0, max: 100, noNaN: true }), (basis, x) => {
-    expect((x / compoundPerElement(basis)) * compoundPerElement(basis)).toBeCloseTo(x, 10);
-  }));
+  fc.assert(
+    fc.property(fc.constantFrom(...COMPOUND_BASES), fc.double({ min: 0, max: 100, noNaN: true }), (basis, x) => {
+      expect((x / compoundPerElement(basis)) * compoundPerElement(basis)).toBeCloseTo(x, 10);
+    }),
+  );
 });
 
 test('every analyte may be declared as its element, and only in compounds of it', () => {

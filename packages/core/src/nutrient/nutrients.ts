@@ -1,20 +1,67 @@
 import { ATOMIC_WEIGHT, molarMass, type Atom, type Composition } from './atoms.js';
 
 /** Elements the ledger keeps accounts of. */
-export const NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Ni', 'Cl', 'Na', 'Si', 'Co', 'Se', 'As', 'Cd', 'Pb', 'Hg', 'Cr'] as const;
+export const NUTRIENTS = [
+  'N',
+  'P',
+  'K',
+  'Ca',
+  'Mg',
+  'S',
+  'Fe',
+  'Mn',
+  'Zn',
+  'Cu',
+  'B',
+  'Mo',
+  'Ni',
+  'Cl',
+  'Na',
+  'Si',
+  'Co',
+  'Se',
+  'As',
+  'Cd',
+  'Pb',
+  'Hg',
+  'Cr',
+] as const;
 export type Nutrient = (typeof NUTRIENTS)[number];
 
 /** What every plant needs. */
-export const ESSENTIAL: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Ni', 'Cl'];
+export const ESSENTIAL: readonly Nutrient[] = [
+  'N',
+  'P',
+  'K',
+  'Ca',
+  'Mg',
+  'S',
+  'Fe',
+  'Mn',
+  'Zn',
+  'Cu',
+  'B',
+  'Mo',
+  'Ni',
+  'Cl',
+];
 /** What helps some plants. */
 export const BENEFICIAL: readonly Nutrient[] = ['Na', 'Si', 'Co', 'Se'];
 /** Metals that plants and people can do without. */
 export const CONTAMINANTS: readonly Nutrient[] = ['As', 'Cd', 'Pb', 'Hg', 'Cr'];
 export type ElementGroup = 'essential' | 'beneficial' | 'contaminant';
-export const groupOf = (element: Nutrient): ElementGroup => (ESSENTIAL.includes(element) ? 'essential' : BENEFICIAL.includes(element) ? 'beneficial' : 'contaminant');
+export const groupOf = (element: Nutrient): ElementGroup =>
+  ESSENTIAL.includes(element) ? 'essential' : BENEFICIAL.includes(element) ? 'beneficial' : 'contaminant';
 
 /** Chemical forms in which nitrogen is declared. `coated` is the footnote "slowly available". */
-export const NITROGEN_FORMS = ['nitrate', 'ammoniacal', 'urea', 'waterSolubleOrganic', 'waterInsoluble', 'coated'] as const;
+export const NITROGEN_FORMS = [
+  'nitrate',
+  'ammoniacal',
+  'urea',
+  'waterSolubleOrganic',
+  'waterInsoluble',
+  'coated',
+] as const;
 export type NitrogenForm = (typeof NITROGEN_FORMS)[number];
 
 /** What one line of an analysis speaks of: an element's total, or one form of nitrogen. */
@@ -66,13 +113,39 @@ export function compoundPerElement(basis: Basis): number {
 /** Mass of compound needed to carry a mass of element, as the lightest common salt or oxide (used for the over-100 % check). */
 export const oxideBasis = (nutrient: Nutrient): Basis => OXIDES[nutrient] ?? 'element';
 const OXIDES: Readonly<Partial<Record<Nutrient, CompoundBasis>>> = {
-  P: 'P2O5', K: 'K2O', Ca: 'CaO', Mg: 'MgO', S: 'SO3', Na: 'Na2O', Si: 'SiO2',
+  P: 'P2O5',
+  K: 'K2O',
+  Ca: 'CaO',
+  Mg: 'MgO',
+  S: 'SO3',
+  Na: 'Na2O',
+  Si: 'SiO2',
 };
 
 const NAMES: Readonly<Record<Nutrient, string>> = {
-  N: 'nitrogen', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', S: 'sulfur', Fe: 'iron',
-  Mn: 'manganese', Zn: 'zinc', Cu: 'copper', B: 'boron', Mo: 'molybdenum', Ni: 'nickel', Cl: 'chloride', Na: 'sodium',
-  Si: 'silicon', Co: 'cobalt', Se: 'selenium', As: 'arsenic', Cd: 'cadmium', Pb: 'lead', Hg: 'mercury', Cr: 'chromium',
+  N: 'nitrogen',
+  P: 'phosphorus',
+  K: 'potassium',
+  Ca: 'calcium',
+  Mg: 'magnesium',
+  S: 'sulfur',
+  Fe: 'iron',
+  Mn: 'manganese',
+  Zn: 'zinc',
+  Cu: 'copper',
+  B: 'boron',
+  Mo: 'molybdenum',
+  Ni: 'nickel',
+  Cl: 'chloride',
+  Na: 'sodium',
+  Si: 'silicon',
+  Co: 'cobalt',
+  Se: 'selenium',
+  As: 'arsenic',
+  Cd: 'cadmium',
+  Pb: 'lead',
+  Hg: 'mercury',
+  Cr: 'chromium',
 };
 export const FORM_NAMES: Readonly<Record<NitrogenForm, string>> = {
   nitrate: 'nitrate N',
@@ -89,9 +162,12 @@ export const analyteName = (analyte: Analyte): string =>
 
 const SUBSCRIPTS = '₀₁₂₃₄₅₆₇₈₉';
 /** A formula as it is printed. @example formulaText('P2O5') // 'P₂O₅' */
-export const formulaText = (formula: string): string => formula.replace(/\d/g, (digit) => SUBSCRIPTS[Number(digit)] ?? digit);
+export const formulaText = (formula: string): string =>
+  formula.replace(/\d/g, (digit) => SUBSCRIPTS[Number(digit)] ?? digit);
 /** A printed formula as it is typed. @example typedFormula('P₂O₅') // 'P2O5' */
-export const typedFormula = (printed: string): string => printed.replace(/[₀-₉]/g, (digit) => String(SUBSCRIPTS.indexOf(digit)));
+export const typedFormula = (printed: string): string =>
+  printed.replace(/[₀-₉]/g, (digit) => String(SUBSCRIPTS.indexOf(digit)));
 
 /** The symbol shown for an element in a basis. @example symbolIn('P', 'P2O5') // 'P₂O₅' */
-export const symbolIn = (nutrient: Nutrient, basis: Basis): string => (basis === 'element' ? nutrient : formulaText(basis));
+export const symbolIn = (nutrient: Nutrient, basis: Basis): string =>
+  basis === 'element' ? nutrient : formulaText(basis);

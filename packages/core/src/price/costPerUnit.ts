@@ -40,13 +40,30 @@ export function costAtOffer(product: Product, offer: Offer, question: CostQuesti
 
   const symbol = symbolIn(nutrient, basis);
   const { currency } = offer.price;
-  const nutrientKg = times(`${symbol} in the package`, `kg ${symbol}`, [mass.figure, inBasis(reading.figure, nutrient, basis)]);
+  const nutrientKg = times(`${symbol} in the package`, `kg ${symbol}`, [
+    mass.figure,
+    inBasis(reading.figure, nutrient, basis),
+  ]);
   const nutrientMass =
     perUnit === 'kg'
       ? nutrientKg
-      : times(`${symbol} in the package`, `lb ${symbol}`, [nutrientKg, constant('lb per kg', 1 / unitOf('lb').factor, 'lb/kg', 'by definition')]);
-  const price = literal('price of the package', moneyValue(offer.price), currency, 'label', offer.seenOn ? `seen ${offer.seenOn}` : 'product record');
-  const figure = quotient(`Cost of ${symbol} in ${product.name}`, `${currency}/${perUnit} ${symbol}`, price, nutrientMass);
+      : times(`${symbol} in the package`, `lb ${symbol}`, [
+          nutrientKg,
+          constant('lb per kg', 1 / unitOf('lb').factor, 'lb/kg', 'by definition'),
+        ]);
+  const price = literal(
+    'price of the package',
+    moneyValue(offer.price),
+    currency,
+    'label',
+    offer.seenOn ? `seen ${offer.seenOn}` : 'product record',
+  );
+  const figure = quotient(
+    `Cost of ${symbol} in ${product.name}`,
+    `${currency}/${perUnit} ${symbol}`,
+    price,
+    nutrientMass,
+  );
   return figure ? { kind: 'cost', figure, currency, offer } : { kind: 'none' };
 }
 

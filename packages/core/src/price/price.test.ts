@@ -5,7 +5,11 @@ import { COST_REASONS, costPerUnit, type CostQuestion } from './costPerUnit.js';
 import { priceHistory, pricePerKg } from './pricePerKg.js';
 import { rankByCost } from './rank.js';
 
-const perKg = (nutrient: CostQuestion['nutrient'], basis: CostQuestion['basis'] = 'element'): CostQuestion => ({ nutrient, basis, perUnit: 'kg' });
+const perKg = (nutrient: CostQuestion['nutrient'], basis: CostQuestion['basis'] = 'element'): CostQuestion => ({
+  nutrient,
+  basis,
+  perUnit: 'kg',
+});
 const cost = (...args: Parameters<typeof costPerUnit>): number => {
   const found = costPerUnit(...args);
   return found.kind === 'cost' ? found.figure.value.mid : Number.NaN;
@@ -15,7 +19,9 @@ test('weight pack: 24.00 EUR for 20 kg at 12 % N is 24 ÷ 2.4 = 10 EUR/kg N', ()
   expect(cost(bag({ analysis: [line('N', 12)], offers: [priced(20, 'kg', '24.00')] }), perKg('N'))).toBeCloseTo(10, 10);
 });
 test('volume pack: 8.75 EUR for 1 L of 1.18 kg/L at 4 % N is 8.75 ÷ 0.0472 = 185.38 EUR/kg N', () => {
-  expect(cost(bag({ densityKgPerL: 1.18, analysis: [line('N', 4)], offers: [priced(1, 'L', '8.75')] }), perKg('N'))).toBeCloseTo(185.381, 3);
+  expect(
+    cost(bag({ densityKgPerL: 1.18, analysis: [line('N', 4)], offers: [priced(1, 'L', '8.75')] }), perKg('N')),
+  ).toBeCloseTo(185.381, 3);
 });
 test('elemental basis: 50 % K2O at 1.65 EUR/kg is 3.30 EUR/kg K2O and 3.975 EUR/kg K', () => {
   const sop = bag({ analysis: [line('K', 50, 'K2O')], offers: [priced(25, 'kg', '41.25')] });
@@ -27,7 +33,10 @@ test('per pound is 0.4536 of per kilogram', () => {
   expect(cost(product, { ...perKg('N'), perUnit: 'lb' })).toBeCloseTo(24 / 6, 8);
 });
 test('the cheapest package is taken', () => {
-  const product = bag({ analysis: [line('N', 10)], offers: [priced(5, 'kg', '10'), priced(20, 'kg', '24'), priced(2, 'L', '1')] });
+  const product = bag({
+    analysis: [line('N', 10)],
+    offers: [priced(5, 'kg', '10'), priced(20, 'kg', '24'), priced(2, 'L', '1')],
+  });
   expect(cost(product, perKg('N'))).toBeCloseTo(12, 10);
   expect(pricePerKg(product)?.figure.value.mid).toBeCloseTo(1.2, 10);
 });
@@ -37,7 +46,10 @@ test('the working leads from price and label to the figure', () => {
 });
 
 test.each([
-  ['noPrice', bag({ analysis: [line('N', 12)], offers: [{ size: 20, unit: 'kg', price: undefined, seenOn: undefined }] })],
+  [
+    'noPrice',
+    bag({ analysis: [line('N', 12)], offers: [{ size: 20, unit: 'kg', price: undefined, seenOn: undefined }] }),
+  ],
   ['noPrice', bag({ analysis: [line('N', 12)] })],
   ['notDeclared', bag({ offers: [priced(20, 'kg', '24.00')] })],
   ['belowDetection', bag({ analysis: [line('N', { below: 0.01 })], offers: [priced(20, 'kg', '24.00')] })],
@@ -48,13 +60,27 @@ test.each([
   expect(COST_REASONS[kind].length).toBeGreaterThan(3);
 });
 
-test('a price of nothing is a cost of nothing, not a missing price', () => expect(cost(bag({ analysis: [line('N', 12)], offers: [priced(20, 'kg', '0.00')] }), perKg('N'))).toBe(0));
+test('a price of nothing is a cost of nothing, not a missing price', () =>
+  expect(cost(bag({ analysis: [line('N', 12)], offers: [priced(20, 'kg', '0.00')] }), perKg('N'))).toBe(0));
 
-const named = (name: string, percent: number | [number, number, number], amount: string, currency = 'EUR') => bag({ id: name, name, analysis: [line('N', percent)], offers: [priced(10, 'kg', amount, currency)] });
+const named = (name: string, percent: number | [number, number, number], amount: string, currency = 'EUR') =>
+  bag({ id: name, name, analysis: [line('N', percent)], offers: [priced(10, 'kg', amount, currency)] });
 
 test('ranks from the cheapest, shares ranks on ties, and lists apart what cannot be ranked', () => {
-  const ranking = rankByCost([named('dear', 10, '30'), named('cheap', 10, '10'), named('same', 10, '10.04'), bag({ id: 'x', name: 'unpriced', analysis: [line('N', 5)] })], perKg('N'));
-  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.rank, r.tied])).toEqual([['cheap', 1, true], ['same', 1, true], ['dear', 3, false]]);
+  const ranking = rankByCost(
+    [
+      named('dear', 10, '30'),
+      named('cheap', 10, '10'),
+      named('same', 10, '10.04'),
+      bag({ id: 'x', name: 'unpriced', analysis: [line('N', 5)] }),
+    ],
+    perKg('N'),
+  );
+  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.rank, r.tied])).toEqual([
+    ['cheap', 1, true],
+    ['same', 1, true],
+    ['dear', 3, false],
+  ]);
   expect(ranking.unranked.map((u) => [u.product.name, u.why])).toEqual([['unpriced', 'noPrice']]);
 });
 test('overlapping ranges are a tie', () => {
@@ -66,17 +92,46 @@ test('currencies are never mixed into one list', () => {
   expect(Object.keys(ranking.byCurrency).sort()).toEqual(['EUR', 'USD']);
 });
 test('the order on the bench does not change the ranking', () => {
-  fc.assert(fc.property(fc.uniqueArray(fc.integer({ min: 100, max: 9999 }), { minLength: 2, maxLength: 8 }), fc.infiniteStream(fc.integer()), (cents, random) => {
-    const products = cents.map((c) => named(`p${c}`, 10, (c / 100).toFixed(2)));
-    const shuffled = products.map((p) => ({ p, key: random.next().value as number })).sort((a, b) => a.key - b.key).map(({ p }) => p);
-    const order = (list: typeof products): unknown => rankByCost(list, perKg('N')).byCurrency['EUR']?.map((r) => [r.product.name, r.rank]);
-    expect(order(shuffled)).toEqual(order(products));
-  }));
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 100, max: 9999 }), { minLength: 2, maxLength: 8 }),
+      fc.infiniteStream(fc.integer()),
+      (cents, random) => {
+        const products = cents.map((c) => named(`p${c}`, 10, (c / 100).toFixed(2)));
+        const shuffled = products
+          .map((p) => ({ p, key: random.next().value as number }))
+          .sort((a, b) => a.key - b.key)
+          .map(({ p }) => p);
+        const order = (list: typeof products): unknown =>
+          rankByCost(list, perKg('N')).byCurrency['EUR']?.map((r) => [r.product.name, r.rank]);
+        expect(order(shuffled)).toEqual(order(products));
+      },
+    ),
+  );
 });
 
 test('prices seen stand newest first per kilogram, the lowest of each currency marked', () => {
-  const seen = (size: number, amount: string, seenOn: string | undefined, currency = 'EUR') => ({ ...priced(size, 'kg', amount, currency), seenOn, seller: 'Someone' });
-  const history = priceHistory(bag({ offers: [seen(20, '30.00', '2025-03-01'), seen(10, '18.00', '2026-02-01'), seen(5, '6.00', undefined), seen(10, '40.00', '2024-01-01', 'USD'), { size: 5, unit: 'L', price: { amount: '1.00', currency: 'EUR' }, seenOn: '2026-01-01' }] }));
-  expect(history.map((p) => [p.offer.seenOn, p.figure.value.mid, p.currency, p.cheapest])).toEqual([['2026-02-01', 1.8, 'EUR', false], ['2025-03-01', 1.5, 'EUR', false], ['2024-01-01', 4, 'USD', true], [undefined, 1.2, 'EUR', true]]);
+  const seen = (size: number, amount: string, seenOn: string | undefined, currency = 'EUR') => ({
+    ...priced(size, 'kg', amount, currency),
+    seenOn,
+    seller: 'Someone',
+  });
+  const history = priceHistory(
+    bag({
+      offers: [
+        seen(20, '30.00', '2025-03-01'),
+        seen(10, '18.00', '2026-02-01'),
+        seen(5, '6.00', undefined),
+        seen(10, '40.00', '2024-01-01', 'USD'),
+        { size: 5, unit: 'L', price: { amount: '1.00', currency: 'EUR' }, seenOn: '2026-01-01' },
+      ],
+    }),
+  );
+  expect(history.map((p) => [p.offer.seenOn, p.figure.value.mid, p.currency, p.cheapest])).toEqual([
+    ['2026-02-01', 1.8, 'EUR', false],
+    ['2025-03-01', 1.5, 'EUR', false],
+    ['2024-01-01', 4, 'USD', true],
+    [undefined, 1.2, 'EUR', true],
+  ]);
   expect(priceHistory(bag())).toEqual([]);
 });

@@ -12,7 +12,13 @@ export function offerPerKg(product: Product, offer: Offer): PricePerKg | undefin
   const mass = packageMass(product, offer);
   if (!offer.price || mass.kind === 'needsDensity') return undefined;
   const { currency } = offer.price;
-  const price = literal('price of the package', moneyValue(offer.price), currency, 'label', offer.seenOn ? `seen ${offer.seenOn}` : 'product record');
+  const price = literal(
+    'price of the package',
+    moneyValue(offer.price),
+    currency,
+    'label',
+    offer.seenOn ? `seen ${offer.seenOn}` : 'product record',
+  );
   const figure = quotient(`Price of ${product.name}`, `${currency}/kg`, price, mass.figure);
   return figure && { figure, currency };
 }
@@ -42,6 +48,9 @@ export function priceHistory(product: Product): readonly SeenPrice[] {
     const found = offerPerKg(product, offer);
     return found ? [{ ...found, offer }] : [];
   });
-  const lowest = (currency: string): number => Math.min(...seen.filter((s) => s.currency === currency).map((s) => s.figure.value.mid));
-  return seen.map((s) => ({ ...s, cheapest: s.figure.value.mid === lowest(s.currency) })).sort((a, b) => (b.offer.seenOn ?? '').localeCompare(a.offer.seenOn ?? ''));
+  const lowest = (currency: string): number =>
+    Math.min(...seen.filter((s) => s.currency === currency).map((s) => s.figure.value.mid));
+  return seen
+    .map((s) => ({ ...s, cheapest: s.figure.value.mid === lowest(s.currency) }))
+    .sort((a, b) => (b.offer.seenOn ?? '').localeCompare(a.offer.seenOn ?? ''));
 }

@@ -27,7 +27,9 @@ const tie = (a: RankedCost['cost'], b: RankedCost['cost']): boolean =>
   Math.abs(a.figure.value.mid - b.figure.value.mid) <= TIE_TOLERANCE * Math.min(a.figure.value.mid, b.figure.value.mid);
 
 function withRanks(entries: { product: Product; cost: RankedCost['cost'] }[]): readonly RankedCost[] {
-  entries.sort((a, b) => a.cost.figure.value.mid - b.cost.figure.value.mid || a.product.name.localeCompare(b.product.name));
+  entries.sort(
+    (a, b) => a.cost.figure.value.mid - b.cost.figure.value.mid || a.product.name.localeCompare(b.product.name),
+  );
   const ranked: RankedCost[] = [];
   let first = 0;
   entries.forEach((entry, i) => {
@@ -52,5 +54,8 @@ export function rankByCost(products: readonly Product[], question: CostQuestion)
     if (cost.kind === 'cost') (groups[cost.currency] ??= []).push({ product, cost });
     else unranked.push({ product, why: cost.kind });
   }
-  return { byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, withRanks(list)])), unranked };
+  return {
+    byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, withRanks(list)])),
+    unranked,
+  };
 }

@@ -9,13 +9,26 @@ test('shows so many significant figures, grouped', () => {
 });
 
 test('shows a given number without adding figures', () => {
-  expect([20, 0.3, 0.1 + 0.2, 1250000, -0].map((n) => formatGiven(n))).toEqual(['20', '0.3', '0.3', '1\u2009250\u2009000', '0']);
+  expect([20, 0.3, 0.1 + 0.2, 1250000, -0].map((n) => formatGiven(n))).toEqual([
+    '20',
+    '0.3',
+    '0.3',
+    '1\u2009250\u2009000',
+    '0',
+  ]);
 });
 
 test('never shows -0, NaN or Infinity', () => {
-  fc.assert(fc.property(fc.oneof(fc.double(), fc.constantFrom(-0, Number.NaN, Infinity, -Infinity, -1e-9)), fc.integer({ min: 1, max: 6 }), (n, figures) => {
-    for (const text of [formatNumber(n, figures), formatFixed(n, figures), formatGiven(n)]) expect(text).not.toMatch(/^[−-]0(\.0*)?$|NaN|Infinity/);
-  }));
+  fc.assert(
+    fc.property(
+      fc.oneof(fc.double(), fc.constantFrom(-0, Number.NaN, Infinity, -Infinity, -1e-9)),
+      fc.integer({ min: 1, max: 6 }),
+      (n, figures) => {
+        for (const text of [formatNumber(n, figures), formatFixed(n, figures), formatGiven(n)])
+          expect(text).not.toMatch(/^[−-]0(\.0*)?$|NaN|Infinity/);
+      },
+    ),
+  );
 });
 
 test('a range is shown as one, an exact value as one number', () => {
@@ -24,10 +37,28 @@ test('a range is shown as one, an exact value as one number', () => {
   expect(formatRange(undefined)).toBe('–');
 });
 
-test.each([[4, '4'], [1.3092, '1.31'], [0.8, '0.8'], [1234.5, '1230']])('%p is trimmed to %p', (value, text) => expect(formatTrimmedRange({ low: value, mid: value, high: value })).toBe(text));
-test.each([[undefined, '–'], [4.0004, '4'], [0.061999, '0.062'], [-0.0001, '−0.0001'], [0, '0']])('%p alone is trimmed to %p', (value, text) => expect(formatTrimmed(value)).toBe(text));
+test.each([
+  [4, '4'],
+  [1.3092, '1.31'],
+  [0.8, '0.8'],
+  [1234.5, '1230'],
+])('%p is trimmed to %p', (value, text) =>
+  expect(formatTrimmedRange({ low: value, mid: value, high: value })).toBe(text),
+);
+test.each([
+  [undefined, '–'],
+  [4.0004, '4'],
+  [0.061999, '0.062'],
+  [-0.0001, '−0.0001'],
+  [0, '0'],
+])('%p alone is trimmed to %p', (value, text) => expect(formatTrimmed(value)).toBe(text));
 
-test('money adds exactly: 0.10 + 0.20 is 0.30', () => expect(addMoney(money('0.10', 'EUR'), money('0.20', 'EUR')).amount).toBe('0.3'));
-test('money of two currencies does not add', () => expect(() => addMoney(money('1', 'EUR'), money('1', 'USD'))).toThrow(/no conversion/));
-test('money rounds half up to cents when shown', () => expect(formatMoney(scaleMoney(money('0.05', 'EUR'), 0.5))).toBe('0.03 EUR'));
-test.each(['-1', '1.23456', '1e5', '', '12,5'])('an amount of %j is refused', (amount) => expect(() => money(amount, 'EUR')).toThrow(/expected an amount/));
+test('money adds exactly: 0.10 + 0.20 is 0.30', () =>
+  expect(addMoney(money('0.10', 'EUR'), money('0.20', 'EUR')).amount).toBe('0.3'));
+test('money of two currencies does not add', () =>
+  expect(() => addMoney(money('1', 'EUR'), money('1', 'USD'))).toThrow(/no conversion/));
+test('money rounds half up to cents when shown', () =>
+  expect(formatMoney(scaleMoney(money('0.05', 'EUR'), 0.5))).toBe('0.03 EUR'));
+test.each(['-1', '1.23456', '1e5', '', '12,5'])('an amount of %j is refused', (amount) =>
+  expect(() => money(amount, 'EUR')).toThrow(/expected an amount/),
+);

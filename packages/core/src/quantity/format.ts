@@ -33,7 +33,12 @@ export function formatFixed(value: number | undefined, decimals: number): string
   return groupDigits(text);
 }
 
-const scientific = (value: number, figures: number): string => value.toExponential(Math.max(0, figures - 1)).replaceAll('-', '−').replace('e+', ' × 10^').replace('e', ' × 10^');
+const scientific = (value: number, figures: number): string =>
+  value
+    .toExponential(Math.max(0, figures - 1))
+    .replaceAll('-', '−')
+    .replace('e+', ' × 10^')
+    .replace('e', ' × 10^');
 
 function groupDigits(text: string): string {
   const [whole = '', fraction] = text.replace('-', '').split('.');
@@ -50,7 +55,8 @@ export function formatRange(range: Range | undefined, figures = 3): string {
 }
 
 /** A number to at most so many significant figures, without zeros nobody gave: 4 % stays 4 %. For sentences and single figures; columns line up by `formatNumber`. @example formatTrimmed(4.0004) // '4' */
-export const formatTrimmed = (value: number | undefined, figures = 3): string => formatGiven(value === undefined ? undefined : Number(value.toPrecision(figures)));
+export const formatTrimmed = (value: number | undefined, figures = 3): string =>
+  formatGiven(value === undefined ? undefined : Number(value.toPrecision(figures)));
 
 /** A range to at most so many significant figures, without zeros nobody gave. @example formatTrimmedRange({ low: 4, mid: 4.5, high: 5 }) // '4–5' */
 export function formatTrimmedRange({ low, mid, high }: Range, figures = 3): string {
@@ -59,4 +65,5 @@ export function formatTrimmedRange({ low, mid, high }: Range, figures = 3): stri
 }
 
 /** A range as it was given, no figure added. @example formatGivenRange({ low: 0.05, mid: 0.1, high: 0.2 }) // '0.05–0.2' */
-export const formatGivenRange = ({ low, mid, high }: Range): string => (low === high ? formatGiven(mid) : `${formatGiven(low)}–${formatGiven(high)}`);
+export const formatGivenRange = ({ low, mid, high }: Range): string =>
+  low === high ? formatGiven(mid) : `${formatGiven(low)}–${formatGiven(high)}`;

@@ -1,5 +1,13 @@
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 
 /** What a typed number was read as. `digits` is how many significant figures were typed. */
@@ -47,7 +55,11 @@ const significantDigits = (plain: string): number => {
  * @example parseNumber('1.250,5') // { ok: true, value: 1250.5, digits: 5 }
  */
 export function parseNumber(input: string): ParsedNumber {
-  const text = input.trim().replace(/[½⅓⅔¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? ''}`).replace(/[−–]/g, '-').trim();
+  const text = input
+    .trim()
+    .replace(/[½⅓⅔¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? ''}`)
+    .replace(/[−–]/g, '-')
+    .trim();
   if (text === '' || text.length > 40) return refuse(input);
   const sign = text.startsWith('-') ? -1 : 1;
   const unsigned = text.replace(/^[+-]\s*/, '');

@@ -16,19 +16,28 @@ export type ParsedQuantity =
 export function parseQuantity(input: string, dimension: Dimension, assumedUnit?: string): ParsedQuantity {
   const text = input.trim();
   const split = /^((?:[\d\s.,/½⅓⅔¼¾⅛⅜⅝⅞+−–-]|['’](?=\d))+(?:e[+-]?\d+)?)\s*(.*)$/i.exec(text);
-  if (!split) return { ok: false, reason: `Read "${text.slice(0, 40)}", expected a number and a unit such as ${example(dimension)}.` };
+  if (!split)
+    return {
+      ok: false,
+      reason: `Read "${text.slice(0, 40)}", expected a number and a unit such as ${example(dimension)}.`,
+    };
   const number = parseNumber(split[1] ?? '');
   if (!number.ok) return number;
   const word = (split[2] ?? '').trim() || assumedUnit || '';
-  if (word === '') return { ok: false, reason: `Read ${number.value} with no unit, expected one such as ${example(dimension)}.` };
+  if (word === '')
+    return { ok: false, reason: `Read ${number.value} with no unit, expected one such as ${example(dimension)}.` };
 
   const candidates = AMBIGUOUS_MEASURES[word.toLowerCase()];
   if (candidates)
     return { ok: false, reason: `"${word}" differs by country: say ${candidates.join(' or ')}.`, which: candidates };
   const unit = findUnit(word);
-  if (!unit) return { ok: false, reason: `Read the unit "${word.slice(0, 20)}", expected one such as ${example(dimension)}.` };
+  if (!unit)
+    return { ok: false, reason: `Read the unit "${word.slice(0, 20)}", expected one such as ${example(dimension)}.` };
   if (unit.dimension !== dimension)
-    return { ok: false, reason: `${unit.symbol} measures ${unit.dimension}, expected ${dimension} such as ${example(dimension)}.` };
+    return {
+      ok: false,
+      reason: `${unit.symbol} measures ${unit.dimension}, expected ${dimension} such as ${example(dimension)}.`,
+    };
   return { ok: true, value: number.value, unit, digits: number.digits };
 }
 

@@ -47,16 +47,23 @@ export function rateBasis({ per }: Rate): RateBasis {
 }
 
 /** How many kg or L of product one of the rate's unit is for each m², plant, m of row, L of water or L of medium. @example rateFactor of lb/1000 ft² // 0.004882 */
-export const rateFactor = ({ unit, per }: Rate): number => unitOf(unit).factor / (per.amount * (perOf(per.unit)?.factor ?? NaN));
+export const rateFactor = ({ unit, per }: Rate): number =>
+  unitOf(unit).factor / (per.amount * (perOf(per.unit)?.factor ?? NaN));
 
 /** A rate's amount from its least to its most, with the middle between. */
-export const rateRange = ({ amount, least = amount }: Rate): Range => ({ low: least, mid: (least + amount) / 2, high: amount });
+export const rateRange = ({ amount, least = amount }: Rate): Range => ({
+  low: least,
+  mid: (least + amount) / 2,
+  high: amount,
+});
 
 /** A rate's unit in one piece. @example rateUnit({ amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' } }) // 'lb/1000 ft²' */
-export const rateUnit = ({ unit, per }: Rate): string => `${unit}/${per.amount === 1 ? '' : `${per.amount} `}${per.unit}`;
+export const rateUnit = ({ unit, per }: Rate): string =>
+  `${unit}/${per.amount === 1 ? '' : `${per.amount} `}${per.unit}`;
 
 /** A rate in the words that are read back as the same. @example '30–50 g/m²' */
-export const printRate = (rate: Rate): string => `${rate.least === undefined ? '' : `${rate.least}–`}${rate.amount} ${rateUnit(rate)}`;
+export const printRate = (rate: Rate): string =>
+  `${rate.least === undefined ? '' : `${rate.least}–`}${rate.amount} ${rateUnit(rate)}`;
 
 const EXAMPLES = '50 g/m², 3 lb/1000 ft², 20 g/plant, 40 g/m of row or 5 mL/L of water';
 const refuse = (reason: string): Refused => ({ ok: false, reason });
@@ -81,11 +88,15 @@ function readPer(text: string, byVolume: boolean): { readonly per: Rate['per'] }
   const which = AMBIGUOUS_MEASURES[name.toLowerCase()];
   if (which) return { ok: false, reason: `"${name}" differs by country: say ${which.join(' or ')}.`, which };
   const unit = findUnit(name);
-  if (!told && unit?.dimension === 'length') return refuse(`Read "${words}", expected a square measure such as m², or "${unit.symbol} of row".`);
-  if (!told && unit?.dimension === 'volume' && !byVolume) return refuse(`Read "${words}": say "${unit.symbol} of water" or "${unit.symbol} of medium".`);
+  if (!told && unit?.dimension === 'length')
+    return refuse(`Read "${words}", expected a square measure such as m², or "${unit.symbol} of row".`);
+  if (!told && unit?.dimension === 'volume' && !byVolume)
+    return refuse(`Read "${words}": say "${unit.symbol} of water" or "${unit.symbol} of medium".`);
   const basis = told?.[0] ?? (unit?.dimension === 'volume' ? 'water' : 'area');
   const symbol = basis === 'area' ? unit?.symbol : `${unit?.symbol} of ${basis}`;
-  return symbol !== undefined && perOf(symbol) ? { per: { amount, unit: symbol } } : refuse(`Read "${words.trim().slice(0, 30)}" behind the stroke, expected a rate such as ${EXAMPLES}.`);
+  return symbol !== undefined && perOf(symbol)
+    ? { per: { amount, unit: symbol } }
+    : refuse(`Read "${words.trim().slice(0, 30)}" behind the stroke, expected a rate such as ${EXAMPLES}.`);
 }
 
 /**
@@ -97,18 +108,33 @@ function readPer(text: string, byVolume: boolean): { readonly per: Rate['per'] }
  */
 export function parseRate(input: string): ParsedRate {
   const text = input.trim();
-  if (/^1\s*:\s*\d+$/.test(text)) return refuse(`"${text}" is one part in, or one part to, so many of water: say it as mL in each litre, such as 5 mL/L.`);
+  if (/^1\s*:\s*\d+$/.test(text))
+    return refuse(
+      `"${text}" is one part in, or one part to, so many of water: say it as mL in each litre, such as 5 mL/L.`,
+    );
   const [, left = '', right = ''] = /^(.+?\D)(?:\/|\bper\b|\b(?:in|to|for) (?:each|every|a)\b)(.+)$/i.exec(text) ?? [];
   if (left === '') return refuse(`Read "${text.slice(0, 40)}", expected a rate such as ${EXAMPLES}.`);
   const [, first, rest = left] = /^\s*([^–-]*?\d[^–-]*?)\s*(?:–|-|\bto\b)\s*(?=[\d.½⅓⅔¼¾⅛⅜⅝⅞])(.*)$/i.exec(left) ?? [];
   const byMass = parseQuantity(rest, 'mass');
   const most = byMass.ok ? byMass : parseQuantity(rest, 'volume');
-  if (!most.ok) return most.which ? most : refuse(`Read "${left.trim().slice(0, 40)}", expected a weight or a volume in a rate such as ${EXAMPLES}.`);
+  if (!most.ok)
+    return most.which
+      ? most
+      : refuse(`Read "${left.trim().slice(0, 40)}", expected a weight or a volume in a rate such as ${EXAMPLES}.`);
   const low = first === undefined ? undefined : parseQuantity(first, most.unit.dimension, most.unit.symbol);
   if (low && !low.ok) return low;
   const least = low && (low.unit === most.unit ? low.value : (low.value * low.unit.factor) / most.unit.factor);
-  if (most.value <= 0 || (least !== undefined && (least < 0 || least > most.value))) return refuse(`Read "${left.trim().slice(0, 40)}", expected more than nothing, the least before the most.`);
+  if (most.value <= 0 || (least !== undefined && (least < 0 || least > most.value)))
+    return refuse(`Read "${left.trim().slice(0, 40)}", expected more than nothing, the least before the most.`);
   const per = readPer(right, most.unit.dimension === 'volume');
   if (!('per' in per)) return per;
-  return { ok: true, rate: { amount: most.value, ...(least !== undefined && least < most.value ? { least } : {}), unit: most.unit.symbol, per: per.per } };
+  return {
+    ok: true,
+    rate: {
+      amount: most.value,
+      ...(least !== undefined && least < most.value ? { least } : {}),
+      unit: most.unit.symbol,
+      per: per.per,
+    },
+  };
 }

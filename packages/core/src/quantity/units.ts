@@ -56,7 +56,19 @@ export const UNITS: readonly Unit[] = [
   unit('m²', 'area', 1),
   unit('ha', 'area', 10000, 'hectare', 'hectares'),
   unit('ft²', 'area', FOOT_M ** 2),
-  unit('yd²', 'area', (3 * FOOT_M) ** 2, 'square yard', 'square yards', 'sq yd', 'sq. yd', 'sq. yd.', 'sq yds', 'yd2', 'yd^2'),
+  unit(
+    'yd²',
+    'area',
+    (3 * FOOT_M) ** 2,
+    'square yard',
+    'square yards',
+    'sq yd',
+    'sq. yd',
+    'sq. yd.',
+    'sq yds',
+    'yd2',
+    'yd^2',
+  ),
   unit('acre', 'area', ACRE_M2, 'acres', 'ac'),
   unit('m', 'length', 1, 'metre', 'metres', 'meter', 'meters'),
   unit('cm', 'length', 0.01, 'centimetre', 'centimetres', 'centimeter', 'centimeters'),
@@ -96,8 +108,13 @@ export const AMBIGUOUS_MEASURES: Readonly<Record<string, readonly string[]>> = {
 
 /** A unit's name in one spelling: small letters, "per" as a stroke, square measures as ft² and m². */
 const plain = (name: string): string =>
-  name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ ?(?:\/|\bper\b) ?/g, '/')
-    .replace(/ ?(?:square (?:feet|foot)|sq\.? ?(?:ft|feet)\.?|ft\^?2)$/, ' ft²').replace(/ ?(?:square met(?:re|er)s?|sq\.? ?m(?:et(?:re|er)s?)?\.?|m\^?2)$/, ' m²')
+  name
+    .trim()
+    .toLowerCase()
+    .replace(/\s+/g, ' ')
+    .replace(/ ?(?:\/|\bper\b) ?/g, '/')
+    .replace(/ ?(?:square (?:feet|foot)|sq\.? ?(?:ft|feet)\.?|ft\^?2)$/, ' ft²')
+    .replace(/ ?(?:square met(?:re|er)s?|sq\.? ?m(?:et(?:re|er)s?)?\.?|m\^?2)$/, ' m²')
     .trim();
 
 const bySymbol = new Map<string, Unit>(UNITS.map((u) => [u.symbol, u]));
@@ -112,8 +129,7 @@ export function unitOf(symbol: string): Unit {
 }
 
 /** The unit a person means by a word, any case, or undefined. @example findUnit('Pounds')?.symbol // 'lb' */
-export const findUnit = (name: string): Unit | undefined =>
-  bySymbol.get(name.trim()) ?? byName.get(plain(name));
+export const findUnit = (name: string): Unit | undefined => bySymbol.get(name.trim()) ?? byName.get(plain(name));
 
 /**
  * A value in canonical units (kg, L, m², m, fraction).

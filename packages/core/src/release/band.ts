@@ -28,17 +28,29 @@ export function triangular({ low, mid, high }: Range, probability: number): numb
  * @param draws how many runs; at least 2 000 for a drawn band
  * @param onProgress called now and then with the share done; returning false stops and yields undefined
  */
-export function releaseBand(setup: ReleaseCase, draws: number, seed: number, onProgress: (share: number) => boolean = () => true): Band | undefined {
+export function releaseBand(
+  setup: ReleaseCase,
+  draws: number,
+  seed: number,
+  onProgress: (share: number) => boolean = () => true,
+): Band | undefined {
   const random = xoroshiro128plus(seed);
   const uniform = (): number => ((random.next() >>> 0) + 0.5) / 2 ** 32;
   const weeks = weekly({ length: setup.around.temperatureC.length + 1 }).length;
   const columns = Array.from({ length: weeks }, () => new Float64Array(draws));
   for (let draw = 0; draw < draws; draw++) {
     if (draw % 250 === 0 && !onProgress(draw / draws)) return undefined;
-    const run = simulate(setup.pools, setup.around, numbersFrom(setup.parameters, (range) => triangular(range, uniform())));
-    columns.forEach((column, w) => { column[draw] = run.mineral[w * 7] ?? 0; });
+    const run = simulate(
+      setup.pools,
+      setup.around,
+      numbersFrom(setup.parameters, (range) => triangular(range, uniform())),
+    );
+    columns.forEach((column, w) => {
+      column[draw] = run.mineral[w * 7] ?? 0;
+    });
   }
   columns.forEach((column) => column.sort());
-  const percentile = (share: number): number[] => columns.map((column) => column[Math.min(draws - 1, Math.floor(share * draws))] ?? 0);
+  const percentile = (share: number): number[] =>
+    columns.map((column) => column[Math.min(draws - 1, Math.floor(share * draws))] ?? 0);
   return { low: percentile(0.1), median: percentile(0.5), high: percentile(0.9) };
 }

@@ -15,17 +15,72 @@ const CLASS_AVERAGE = 'class average at 25 °C in moist mineral soil';
 
 /** Parameters every run shares. */
 export const SHARED_PARAMETERS = {
-  q10: { label: 'speed-up per 10 °C (Q10)', range: r(1.6, 2, 3), unit: '×', source: 'first-order mineralization with temperature, Stanford, Frere & Schwaninger 1973' },
-  nitrificationPerDay: { label: 'nitrification of ammonium at 25 °C', range: r(0.05, 0.1, 0.2), unit: '/day', source: CLASS_AVERAGE },
-  ureaHydrolysisPerDay: { label: 'urea hydrolysis at 25 °C', range: r(0.1, 0.5, 1.2), unit: '/day', source: CLASS_AVERAGE },
-  weibullShape: { label: 'shape of the coated release curve (m)', range: r(1.2, 1.8, 2.5), unit: '', source: 'sigmoid release in thermal time, Trenkel 2010' },
-  carbonUse: { label: 'carbon kept by the decomposers (e)', range: r(0.2, 0.4, 0.6), unit: 'kg/kg', source: 'decomposer stoichiometry, Manzoni & Porporato 2009' },
-  microbialCN: { label: 'C:N of the decomposers', range: r(5, 8, 12), unit: 'kg/kg', source: 'decomposer stoichiometry, Manzoni & Porporato 2009' },
-  microbialDeathPerDay: { label: 'turnover of the decomposers', range: r(0.01, 0.02, 0.04), unit: '/day', source: CLASS_AVERAGE },
-  humified: { label: 'share of dead decomposers that becomes humus', range: r(0.2, 0.3, 0.4), unit: 'kg/kg', source: CLASS_AVERAGE },
-  volatileBelow65: { label: 'share of urea lost as ammonia from the surface, soil below pH 6.5', range: r(0, 0.1, 0.25), unit: 'kg/kg', source: 'surface-applied urea without an inhibitor' },
-  volatileTo75: { label: 'share of urea lost as ammonia from the surface, soil pH 6.5–7.5', range: r(0.05, 0.2, 0.35), unit: 'kg/kg', source: 'surface-applied urea without an inhibitor' },
-  volatileAbove75: { label: 'share of urea lost as ammonia from the surface, soil above pH 7.5', range: r(0.15, 0.35, 0.5), unit: 'kg/kg', source: 'surface-applied urea without an inhibitor' },
+  q10: {
+    label: 'speed-up per 10 °C (Q10)',
+    range: r(1.6, 2, 3),
+    unit: '×',
+    source: 'first-order mineralization with temperature, Stanford, Frere & Schwaninger 1973',
+  },
+  nitrificationPerDay: {
+    label: 'nitrification of ammonium at 25 °C',
+    range: r(0.05, 0.1, 0.2),
+    unit: '/day',
+    source: CLASS_AVERAGE,
+  },
+  ureaHydrolysisPerDay: {
+    label: 'urea hydrolysis at 25 °C',
+    range: r(0.1, 0.5, 1.2),
+    unit: '/day',
+    source: CLASS_AVERAGE,
+  },
+  weibullShape: {
+    label: 'shape of the coated release curve (m)',
+    range: r(1.2, 1.8, 2.5),
+    unit: '',
+    source: 'sigmoid release in thermal time, Trenkel 2010',
+  },
+  carbonUse: {
+    label: 'carbon kept by the decomposers (e)',
+    range: r(0.2, 0.4, 0.6),
+    unit: 'kg/kg',
+    source: 'decomposer stoichiometry, Manzoni & Porporato 2009',
+  },
+  microbialCN: {
+    label: 'C:N of the decomposers',
+    range: r(5, 8, 12),
+    unit: 'kg/kg',
+    source: 'decomposer stoichiometry, Manzoni & Porporato 2009',
+  },
+  microbialDeathPerDay: {
+    label: 'turnover of the decomposers',
+    range: r(0.01, 0.02, 0.04),
+    unit: '/day',
+    source: CLASS_AVERAGE,
+  },
+  humified: {
+    label: 'share of dead decomposers that becomes humus',
+    range: r(0.2, 0.3, 0.4),
+    unit: 'kg/kg',
+    source: CLASS_AVERAGE,
+  },
+  volatileBelow65: {
+    label: 'share of urea lost as ammonia from the surface, soil below pH 6.5',
+    range: r(0, 0.1, 0.25),
+    unit: 'kg/kg',
+    source: 'surface-applied urea without an inhibitor',
+  },
+  volatileTo75: {
+    label: 'share of urea lost as ammonia from the surface, soil pH 6.5–7.5',
+    range: r(0.05, 0.2, 0.35),
+    unit: 'kg/kg',
+    source: 'surface-applied urea without an inhibitor',
+  },
+  volatileAbove75: {
+    label: 'share of urea lost as ammonia from the surface, soil above pH 7.5',
+    range: r(0.15, 0.35, 0.5),
+    unit: 'kg/kg',
+    source: 'surface-applied urea without an inhibitor',
+  },
 } as const satisfies Readonly<Record<string, Parameter>>;
 
 /** How a class of organic material decomposes. */
@@ -38,21 +93,78 @@ export interface OrganicParameters {
 
 /** Class defaults at 25 °C, moist, mineral soil, mid values with their ranges; averages, so always drawn with a band. */
 export const ORGANIC_PARAMETERS: Readonly<Record<OrganicClass, OrganicParameters>> = {
-  animalMeal: { fastShare: r(0.6, 0.75, 0.9), kFastPerDay: r(0.05, 0.1, 0.2), kSlowPerDay: r(0.002, 0.004, 0.008), carbonToNitrogen: r(3.5, 4, 4.5) },
+  animalMeal: {
+    fastShare: r(0.6, 0.75, 0.9),
+    kFastPerDay: r(0.05, 0.1, 0.2),
+    kSlowPerDay: r(0.002, 0.004, 0.008),
+    carbonToNitrogen: r(3.5, 4, 4.5),
+  },
   // Keratin pressed into pellets has no class of its own: a meal at half the speed, with a wide range.
-  keratinPellet: { fastShare: r(0.3, 0.55, 0.8), kFastPerDay: r(0.01, 0.035, 0.08), kSlowPerDay: r(0.001, 0.003, 0.006), carbonToNitrogen: r(3.5, 4.5, 6) },
-  seedMeal: { fastShare: r(0.55, 0.7, 0.85), kFastPerDay: r(0.04, 0.08, 0.15), kSlowPerDay: r(0.002, 0.004, 0.008), carbonToNitrogen: r(5, 6, 7) },
-  alfalfaMeal: { fastShare: r(0.4, 0.55, 0.7), kFastPerDay: r(0.025, 0.05, 0.1), kSlowPerDay: r(0.0015, 0.003, 0.006), carbonToNitrogen: r(12, 13.5, 15) },
-  poultryManure: { fastShare: r(0.35, 0.5, 0.65), kFastPerDay: r(0.03, 0.06, 0.12), kSlowPerDay: r(0.001, 0.002, 0.004), carbonToNitrogen: r(7, 8.5, 10) },
-  wholeGrain: { fastShare: r(0.5, 0.65, 0.8), kFastPerDay: r(0.03, 0.06, 0.12), kSlowPerDay: r(0.0015, 0.003, 0.006), carbonToNitrogen: r(22, 25, 28) },
-  compostedManure: { fastShare: r(0.05, 0.15, 0.25), kFastPerDay: r(0.01, 0.02, 0.04), kSlowPerDay: r(0.0003, 0.0006, 0.0012), carbonToNitrogen: r(11, 13, 15) },
-  greenCompost: { fastShare: r(0.02, 0.06, 0.12), kFastPerDay: r(0.01, 0.02, 0.04), kSlowPerDay: r(0.0002, 0.0004, 0.0008), carbonToNitrogen: r(12, 16, 20) },
-  greenCuttings: { fastShare: r(0.45, 0.6, 0.75), kFastPerDay: r(0.03, 0.06, 0.12), kSlowPerDay: r(0.0015, 0.003, 0.006), carbonToNitrogen: r(10, 12.5, 15) },
-  straw: { fastShare: r(0.2, 0.35, 0.5), kFastPerDay: r(0.01, 0.02, 0.04), kSlowPerDay: r(0.0005, 0.001, 0.002), carbonToNitrogen: r(70, 80, 100) },
-  woodChips: { fastShare: r(0.05, 0.1, 0.2), kFastPerDay: r(0.005, 0.01, 0.02), kSlowPerDay: r(0.0002, 0.0005, 0.001), carbonToNitrogen: r(200, 350, 500) },
+  keratinPellet: {
+    fastShare: r(0.3, 0.55, 0.8),
+    kFastPerDay: r(0.01, 0.035, 0.08),
+    kSlowPerDay: r(0.001, 0.003, 0.006),
+    carbonToNitrogen: r(3.5, 4.5, 6),
+  },
+  seedMeal: {
+    fastShare: r(0.55, 0.7, 0.85),
+    kFastPerDay: r(0.04, 0.08, 0.15),
+    kSlowPerDay: r(0.002, 0.004, 0.008),
+    carbonToNitrogen: r(5, 6, 7),
+  },
+  alfalfaMeal: {
+    fastShare: r(0.4, 0.55, 0.7),
+    kFastPerDay: r(0.025, 0.05, 0.1),
+    kSlowPerDay: r(0.0015, 0.003, 0.006),
+    carbonToNitrogen: r(12, 13.5, 15),
+  },
+  poultryManure: {
+    fastShare: r(0.35, 0.5, 0.65),
+    kFastPerDay: r(0.03, 0.06, 0.12),
+    kSlowPerDay: r(0.001, 0.002, 0.004),
+    carbonToNitrogen: r(7, 8.5, 10),
+  },
+  wholeGrain: {
+    fastShare: r(0.5, 0.65, 0.8),
+    kFastPerDay: r(0.03, 0.06, 0.12),
+    kSlowPerDay: r(0.0015, 0.003, 0.006),
+    carbonToNitrogen: r(22, 25, 28),
+  },
+  compostedManure: {
+    fastShare: r(0.05, 0.15, 0.25),
+    kFastPerDay: r(0.01, 0.02, 0.04),
+    kSlowPerDay: r(0.0003, 0.0006, 0.0012),
+    carbonToNitrogen: r(11, 13, 15),
+  },
+  greenCompost: {
+    fastShare: r(0.02, 0.06, 0.12),
+    kFastPerDay: r(0.01, 0.02, 0.04),
+    kSlowPerDay: r(0.0002, 0.0004, 0.0008),
+    carbonToNitrogen: r(12, 16, 20),
+  },
+  greenCuttings: {
+    fastShare: r(0.45, 0.6, 0.75),
+    kFastPerDay: r(0.03, 0.06, 0.12),
+    kSlowPerDay: r(0.0015, 0.003, 0.006),
+    carbonToNitrogen: r(10, 12.5, 15),
+  },
+  straw: {
+    fastShare: r(0.2, 0.35, 0.5),
+    kFastPerDay: r(0.01, 0.02, 0.04),
+    kSlowPerDay: r(0.0005, 0.001, 0.002),
+    carbonToNitrogen: r(70, 80, 100),
+  },
+  woodChips: {
+    fastShare: r(0.05, 0.1, 0.2),
+    kFastPerDay: r(0.005, 0.01, 0.02),
+    kSlowPerDay: r(0.0002, 0.0005, 0.001),
+    carbonToNitrogen: r(200, 350, 500),
+  },
 };
 
-export const ORGANIC_LABELS: Readonly<Record<keyof OrganicParameters, { readonly label: string; readonly unit: string }>> = {
+export const ORGANIC_LABELS: Readonly<
+  Record<keyof OrganicParameters, { readonly label: string; readonly unit: string }>
+> = {
   fastShare: { label: 'fast share of the organic nitrogen', unit: 'kg/kg' },
   kFastPerDay: { label: 'decomposition of the fast part at 25 °C', unit: '/day' },
   kSlowPerDay: { label: 'decomposition of the slow part at 25 °C', unit: '/day' },
@@ -62,6 +174,9 @@ export const ORGANIC_SOURCE = CLASS_AVERAGE;
 
 /** Plant-available water: the model runs at this share of pore space filled with water until a soil station says otherwise. */
 export const WATER_FILLED_PORE_SPACE: Parameter = {
-  label: 'pore space filled with water', range: r(0.4, 0.55, 0.7), unit: 'm³/m³', source: 'watered garden soil between rains',
+  label: 'pore space filled with water',
+  range: r(0.4, 0.55, 0.7),
+  unit: 'm³/m³',
+  source: 'watered garden soil between rains',
 };
 export const WILTING_PORE_SPACE = 0.15;

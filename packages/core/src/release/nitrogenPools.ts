@@ -1,5 +1,12 @@
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
-import { massFraction, midFraction, readIngredients, type Material, type OrganicClass, type Product } from '../shelf/index.js';
+import {
+  massFraction,
+  midFraction,
+  readIngredients,
+  type Material,
+  type OrganicClass,
+  type Product,
+} from '../shelf/index.js';
 
 /** Shares of a product's total nitrogen by pool; they add to 1. */
 export interface NitrogenPools {
@@ -44,21 +51,27 @@ function supposeForms(sources: readonly Material[], total: number): Partial<Reco
  */
 export function nitrogenPools(product: Product): PoolReading {
   const reading = massFraction(product, 'N');
-  if (reading.kind !== 'figure' || reading.figure.value.mid <= 0) return { kind: 'unknown', why: 'no nitrogen is declared' };
+  if (reading.kind !== 'figure' || reading.figure.value.mid <= 0)
+    return { kind: 'unknown', why: 'no nitrogen is declared' };
   const total = reading.figure.value.mid;
   const { known } = readIngredients(product.derivedFrom);
   const sources = known.filter((m) => m.contains.includes('N'));
   const supposed: string[] = [];
 
   const declared = Object.fromEntries(
-    (Object.keys(FORM_NAMES) as NitrogenForm[]).map((form) => [form, midFraction(product, `N.${form}`)] as const).filter(([, v]) => v > 0),
+    (Object.keys(FORM_NAMES) as NitrogenForm[])
+      .map((form) => [form, midFraction(product, `N.${form}`)] as const)
+      .filter(([, v]) => v > 0),
   ) as Partial<Record<NitrogenForm, number>>;
   let forms = declared;
   if (Object.keys(declared).length === 0) {
     const guess = supposeForms(sources, total);
-    if (!guess) return { kind: 'unknown', why: 'the label gives no nitrogen forms, and its ingredients do not settle them' };
+    if (!guess)
+      return { kind: 'unknown', why: 'the label gives no nitrogen forms, and its ingredients do not settle them' };
     forms = guess;
-    supposed.push(`nitrogen forms are not declared; taken from its ingredients (${sources.map((m) => m.name).join(', ')})`);
+    supposed.push(
+      `nitrogen forms are not declared; taken from its ingredients (${sources.map((m) => m.name).join(', ')})`,
+    );
   }
 
   let coatedLeft = forms.coated ?? 0;
@@ -80,14 +93,23 @@ export function nitrogenPools(product: Product): PoolReading {
   if (unnamed > 0) supposed.push('nitrogen beyond the declared forms is taken as organic');
 
   const classes = [...new Set(sources.map((m) => m.organic).filter((c): c is OrganicClass => c !== undefined))];
-  if (organic > 0 && classes.length === 0) return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };
-  if (organic > 0 && classes.length > 1) supposed.push('several organic ingredients are listed without shares; their class averages are weighed equally');
-  if (coated > 0 && !product.longevity) return { kind: 'unknown', why: 'it is coated, but the rated longevity is not entered' };
+  if (organic > 0 && classes.length === 0)
+    return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };
+  if (organic > 0 && classes.length > 1)
+    supposed.push('several organic ingredients are listed without shares; their class averages are weighed equally');
+  if (coated > 0 && !product.longevity)
+    return { kind: 'unknown', why: 'it is coated, but the rated longevity is not entered' };
 
   const whole = urea + ammonium + nitrate + coated + organic;
   return {
     kind: 'pools',
-    pools: { nitrate: nitrate / whole, ammonium: ammonium / whole, urea: urea / whole, coated: coated / whole, organic: organic / whole },
+    pools: {
+      nitrate: nitrate / whole,
+      ammonium: ammonium / whole,
+      urea: urea / whole,
+      coated: coated / whole,
+      organic: organic / whole,
+    },
     classes: organic > 0 ? classes : [],
     nitrogenFraction: total,
     supposed,

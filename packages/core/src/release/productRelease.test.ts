@@ -27,10 +27,17 @@ test('a warmer site is faster, a potting mix faster than soil', () => {
 });
 
 test('surface loss follows soil pH: 10, 20, 35 % at the middle; unknown pH is said to be unknown', () => {
-  const lost = (pH: number | undefined): number => run(urea, { ...wheatStrip, pH }, { daysOnSurface: 60 }).run.volatilised[RELEASE_DAYS]!;
-  expect([lost(6), lost(7), lost(8)]).toEqual([expect.closeTo(0.1, 3), expect.closeTo(0.2, 3), expect.closeTo(0.35, 3)]);
+  const lost = (pH: number | undefined): number =>
+    run(urea, { ...wheatStrip, pH }, { daysOnSurface: 60 }).run.volatilised[RELEASE_DAYS]!;
+  expect([lost(6), lost(7), lost(8)]).toEqual([
+    expect.closeTo(0.1, 3),
+    expect.closeTo(0.2, 3),
+    expect.closeTo(0.35, 3),
+  ]);
   const unknown = run(urea, { ...wheatStrip, pH: undefined }, { daysOnSurface: 60 });
-  expect(unknown.assumptions.map((a) => a.label)).toContain('share of urea lost as ammonia from the surface, soil pH not known');
+  expect(unknown.assumptions.map((a) => a.label)).toContain(
+    'share of urea lost as ammonia from the surface, soil pH not known',
+  );
 });
 
 test('a measured C:N replaces the class average and is no longer an assumption', () => {
@@ -39,9 +46,14 @@ test('a measured C:N replaces the class average and is no longer an assumption',
   expect(assumptionsIn(measured.available).map((a) => a.label)).not.toContain('C:N of the material');
 });
 
-test('straw is below zero in the middle of the season', () => expect(Math.min(...run(straw, wheatStrip, IN).run.mineral)).toBeLessThan(-0.1));
+test('straw is below zero in the middle of the season', () =>
+  expect(Math.min(...run(straw, wheatStrip, IN).run.mineral)).toBeLessThan(-0.1));
 
-test('what cannot be followed says why', () => expect(productRelease(bag({ analysis: [line('K', 50)] }), wheatStrip, IN)).toMatchObject({ kind: 'unknown', why: 'no nitrogen is declared' }));
+test('what cannot be followed says why', () =>
+  expect(productRelease(bag({ analysis: [line('K', 50)] }), wheatStrip, IN)).toMatchObject({
+    kind: 'unknown',
+    why: 'no nitrogen is declared',
+  }));
 
 test('the band holds the middle course, is the same for the same seed, and narrows to a line without assumptions', () => {
   const { setup, run: middle } = run(featherMeal, wheatStrip, IN);
@@ -55,7 +67,8 @@ test('the band holds the middle course, is the same for the same seed, and narro
   expect([still.low[0], still.high[26]]).toEqual([1, 1]);
 });
 
-test('a band that is called off yields nothing', () => expect(releaseBand(run(featherMeal, wheatStrip, IN).setup, 2000, 1, () => false)).toBeUndefined());
+test('a band that is called off yields nothing', () =>
+  expect(releaseBand(run(featherMeal, wheatStrip, IN).setup, 2000, 1, () => false)).toBeUndefined());
 
 test('the triangle’s quantiles: ends, and the peak at its share', () => {
   const range = { low: 1, mid: 2, high: 5 };

@@ -1,5 +1,11 @@
 import { computed, type Figure } from '../figure/index.js';
-import { siteSoilTemperature, siteWaterBalance, waterAssumptions, type Site, type WaterBalance } from '../ground/index.js';
+import {
+  siteSoilTemperature,
+  siteWaterBalance,
+  waterAssumptions,
+  type Site,
+  type WaterBalance,
+} from '../ground/index.js';
 import type { Product } from '../shelf/index.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor, type ParameterFigures } from './parameters.js';
@@ -40,22 +46,51 @@ export interface SiteDays {
   readonly water: WaterBalance | undefined;
 }
 export function siteDays(site: Site): SiteDays {
-  return { temperatureC: siteSoilTemperature(site, site.plantedOn, RELEASE_DAYS), water: siteWaterBalance(site, site.plantedOn, RELEASE_DAYS)?.balance };
+  return {
+    temperatureC: siteSoilTemperature(site, site.plantedOn, RELEASE_DAYS),
+    water: siteWaterBalance(site, site.plantedOn, RELEASE_DAYS)?.balance,
+  };
 }
 
 /** Runs the release model for one product applied on the site's planting date. */
-export function productRelease(product: Product, site: Site, placement: Placement, { temperatureC, water }: SiteDays = siteDays(site)): ProductRelease {
+export function productRelease(
+  product: Product,
+  site: Site,
+  placement: Placement,
+  { temperatureC, water }: SiteDays = siteDays(site),
+): ProductRelease {
   const reading = nitrogenPools(product);
   if (reading.kind === 'unknown') return { kind: 'unknown', product, why: reading.why };
   const parameters = parametersFor(reading.classes, site.medium, site.pH, product.carbonToNitrogen);
-  const around: Surroundings = { temperatureC, daysOnSurface: placement.daysOnSurface, longevity: product.longevity, waterFilled: water?.waterFilled, drainage: water };
+  const around: Surroundings = {
+    temperatureC,
+    daysOnSurface: placement.daysOnSurface,
+    longevity: product.longevity,
+    waterFilled: water?.waterFilled,
+    drainage: water,
+  };
   const run = simulate(reading.pools, around, numbersFrom(parameters));
-  const assumptions = [...relevantParameters(reading.pools, parameters, around), ...(water ? waterAssumptions(site.texture) : [])];
+  const assumptions = [
+    ...relevantParameters(reading.pools, parameters, around),
+    ...(water ? waterAssumptions(site.texture) : []),
+  ];
   const available = computed(
-    `Nitrogen of ${product.name} available by week ${RELEASE_WEEKS}`, (run.mineral[RELEASE_DAYS] ?? 0) * 100, '% of the bag’s N', 'simulate',
-    `followed day by day through soluble, urea, coated and organic pools at the plot’s soil temperature${water ? ', with the plot’s own rain and evapotranspiration' : ''}`, assumptions,
+    `Nitrogen of ${product.name} available by week ${RELEASE_WEEKS}`,
+    (run.mineral[RELEASE_DAYS] ?? 0) * 100,
+    '% of the bag’s N',
+    'simulate',
+    `followed day by day through soluble, urea, coated and organic pools at the plot’s soil temperature${water ? ', with the plot’s own rain and evapotranspiration' : ''}`,
+    assumptions,
   );
-  return { kind: 'release', product, setup: { pools: reading.pools, around, parameters }, run, supposed: reading.supposed, available, assumptions };
+  return {
+    kind: 'release',
+    product,
+    setup: { pools: reading.pools, around, parameters },
+    run,
+    supposed: reading.supposed,
+    available,
+    assumptions,
+  };
 }
 
 /** Values at the end of each week, index 0 the start. */

@@ -10,7 +10,13 @@ test('temperature: doubles every 10 °C with Q10 2, stops in frost', () => {
 });
 
 test('moisture: nothing at wilting, full at 60 % of pore space, a fifth at saturation', () => {
-  expect([0.1, 0.15, 0.375, 0.6, 1].map(moistureResponse)).toEqual([0, 0, expect.closeTo(0.5, 12), 1, expect.closeTo(0.2, 12)]);
+  expect([0.1, 0.15, 0.375, 0.6, 1].map(moistureResponse)).toEqual([
+    0,
+    0,
+    expect.closeTo(0.5, 12),
+    1,
+    expect.closeTo(0.2, 12),
+  ]);
 });
 
 test.each([1.2, 1.8, 2.5])('coating of shape %p: 80 %% is out at the rated longevity', (shape) => {

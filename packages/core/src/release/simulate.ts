@@ -66,7 +66,15 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
   const days = around.temperatureC.length;
   const make = (): Float64Array => new Float64Array(days + 1);
   const run: ReleaseRun = {
-    mineral: make(), urea: make(), coated: make(), undecomposed: make(), microbial: make(), humus: make(), volatilised: make(), leached: make(), nitrate: make(),
+    mineral: make(),
+    urea: make(),
+    coated: make(),
+    undecomposed: make(),
+    microbial: make(),
+    humus: make(),
+    volatilised: make(),
+    leached: make(),
+    nitrate: make(),
   };
   const usualMoisture = moistureResponse(p.waterFilled);
 
@@ -124,7 +132,8 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
     slowC -= slowGone;
     microbialC += p.carbonUse * eaten - died;
     humus += (p.humified * died) / p.microbialCN;
-    const net = eaten / p.carbonToNitrogen - (p.carbonUse * eaten) / p.microbialCN + ((1 - p.humified) * died) / p.microbialCN;
+    const net =
+      eaten / p.carbonToNitrogen - (p.carbonUse * eaten) / p.microbialCN + ((1 - p.humified) * died) / p.microbialCN;
 
     ammonium += hydrolysed - lost + net;
     // Decomposers take ammonium first, then nitrate, then what the soil itself holds; debts are repaid first.
@@ -154,4 +163,7 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
 
 /** Everything the nitrogen can be in on a day, added up: 1 when the balance closes. */
 export const nitrogenBalance = (run: ReleaseRun, day: number): number =>
-  [run.mineral, run.urea, run.coated, run.undecomposed, run.microbial, run.humus, run.volatilised].reduce((s, pool) => s + (pool[day] ?? 0), 0);
+  [run.mineral, run.urea, run.coated, run.undecomposed, run.microbial, run.humus, run.volatilised].reduce(
+    (s, pool) => s + (pool[day] ?? 0),
+    0,
+  );

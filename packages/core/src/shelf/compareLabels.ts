@@ -22,7 +22,8 @@ export interface LabelComparison {
   readonly words: readonly WordChange[];
 }
 
-const valueOf = (reading: Reading): Range | undefined => (reading.kind === 'figure' ? reading.figure.value : reading.kind === 'below' ? reading.limit.value : undefined);
+const valueOf = (reading: Reading): Range | undefined =>
+  reading.kind === 'figure' ? reading.figure.value : reading.kind === 'below' ? reading.limit.value : undefined;
 /** Two figures count as one when they differ by no more than the rounding of an oxide told as its element. */
 const SAME = 0.005;
 
@@ -32,12 +33,15 @@ function changeOf(before: Reading, after: Reading): FigureChange['change'] {
   const [a, b] = [valueOf(before), valueOf(after)];
   if (!a || !b) return 'cannotTell';
   // Of two figures below detection only this can be told: whether it is the same limit.
-  if (before.kind === 'below' || after.kind === 'below') return before.kind === after.kind && a.high === b.high ? 'same' : 'cannotTell';
-  if ((['low', 'mid', 'high'] as const).every((end) => Math.abs(a[end] - b[end]) <= SAME * Math.max(a[end], b[end]))) return 'same';
+  if (before.kind === 'below' || after.kind === 'below')
+    return before.kind === after.kind && a.high === b.high ? 'same' : 'cannotTell';
+  if ((['low', 'mid', 'high'] as const).every((end) => Math.abs(a[end] - b[end]) <= SAME * Math.max(a[end], b[end])))
+    return 'same';
   return overlap(a, b) ? 'tie' : b.mid > a.mid ? 'more' : 'less';
 }
 
-const packages = (offers: readonly Offer[]): string => [...new Set(offers.map((o) => `${o.size} ${o.unit}`))].join(', ');
+const packages = (offers: readonly Offer[]): string =>
+  [...new Set(offers.map((o) => `${o.size} ${o.unit}`))].join(', ');
 const list = (words: readonly string[]): string => words.join(', ');
 
 /**
@@ -48,7 +52,9 @@ const list = (words: readonly string[]): string => words.join(', ');
 export function compareLabels(before: Product, after: Product): LabelComparison {
   const figures = ANALYTES.flatMap((analyte): FigureChange[] => {
     const [was, is] = [massFraction(before, analyte), massFraction(after, analyte)];
-    return was.kind === 'notDeclared' && is.kind === 'notDeclared' ? [] : [{ analyte, before: was, after: is, change: changeOf(was, is) }];
+    return was.kind === 'notDeclared' && is.kind === 'notDeclared'
+      ? []
+      : [{ analyte, before: was, after: is, change: changeOf(was, is) }];
   });
   const gone = before.derivedFrom.filter((i) => !after.derivedFrom.includes(i));
   const come = after.derivedFrom.filter((i) => !before.derivedFrom.includes(i));
@@ -72,5 +78,11 @@ const lastsWords = ({ longevity: l }: Product): string => (l ? `${l.days} days a
 
 /** The words of a change. */
 export const CHANGE_WORDS: Readonly<Record<FigureChange['change'], string>> = {
-  same: 'same', tie: 'ranges overlap: a tie', more: 'more', less: 'less', added: 'only after', dropped: 'only before', cannotTell: 'cannot tell',
+  same: 'same',
+  tie: 'ranges overlap: a tie',
+  more: 'more',
+  less: 'less',
+  added: 'only after',
+  dropped: 'only before',
+  cannotTell: 'cannot tell',
 };

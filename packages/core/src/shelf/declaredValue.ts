@@ -1,9 +1,13 @@
 import { parseNumber } from '../quantity/index.js';
 import type { DeclaredValue } from './product.js';
 
-export type ParsedDeclared = { readonly ok: true; readonly value: DeclaredValue } | { readonly ok: false; readonly reason: string };
+export type ParsedDeclared =
+  { readonly ok: true; readonly value: DeclaredValue } | { readonly ok: false; readonly reason: string };
 
-const refusal = (text: string): ParsedDeclared => ({ ok: false, reason: `Read "${text.slice(0, 30)}", expected a value such as 5, a range such as 0.4–0.7, or < 20 when below detection.` });
+const refusal = (text: string): ParsedDeclared => ({
+  ok: false,
+  reason: `Read "${text.slice(0, 30)}", expected a value such as 5, a range such as 0.4–0.7, or < 20 when below detection.`,
+});
 
 /**
  * Reads a declared value: `5`, `0,5`, `0.4–0.7` (middle taken between), `0.4–0.5–0.7`, `< 20`.
@@ -22,16 +26,20 @@ export function parseDeclared(input: string): ParsedDeclared {
   const [first = 0, second = 0, third] = values;
   if (values.length === 1) return { ok: true, value: { kind: 'number', value: first } };
   if (values.length > 3) return refusal(text);
-  const [low, mid, high] = third === undefined ? [first, Number(((first + second) / 2).toPrecision(6)), second] : [first, second, third];
+  const [low, mid, high] =
+    third === undefined ? [first, Number(((first + second) / 2).toPrecision(6)), second] : [first, second, third];
   return low <= mid && mid <= high ? { ok: true, value: { kind: 'range', low, mid, high } } : refusal(text);
 }
 
 /** Prints a declared value so that reading it gives the same value. @example printDeclared({ kind: 'below', limit: 20 }) // '< 20' */
 export function printDeclared(value: DeclaredValue): string {
   switch (value.kind) {
-    case 'number': return String(value.value);
-    case 'range': return `${value.low}–${value.mid}–${value.high}`;
-    case 'below': return `< ${value.limit}`;
+    case 'number':
+      return String(value.value);
+    case 'range':
+      return `${value.low}–${value.mid}–${value.high}`;
+    case 'below':
+      return `< ${value.limit}`;
   }
 }
 
@@ -39,8 +47,11 @@ export function printDeclared(value: DeclaredValue): string {
 export function scaleDeclared(value: DeclaredValue, factor: number, figures = 6): DeclaredValue {
   const by = (v: number): number => Number((v * factor).toPrecision(figures));
   switch (value.kind) {
-    case 'number': return { kind: 'number', value: by(value.value) };
-    case 'range': return { kind: 'range', low: by(value.low), mid: by(value.mid), high: by(value.high) };
-    case 'below': return { kind: 'below', limit: by(value.limit) };
+    case 'number':
+      return { kind: 'number', value: by(value.value) };
+    case 'range':
+      return { kind: 'range', low: by(value.low), mid: by(value.mid), high: by(value.high) };
+    case 'below':
+      return { kind: 'below', limit: by(value.limit) };
   }
 }

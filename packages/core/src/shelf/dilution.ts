@@ -6,8 +6,7 @@ import type { Direction, Product } from './product.js';
 
 /** What is fed, which is another thing than what is in the bag. */
 export type Diluted =
-  | { readonly kind: 'figure'; readonly figure: Figure }
-  | { readonly kind: 'unknown'; readonly why: string };
+  { readonly kind: 'figure'; readonly figure: Figure } | { readonly kind: 'unknown'; readonly why: string };
 
 const unknown = (why: string): Diluted => ({ kind: 'unknown', why });
 
@@ -25,11 +24,33 @@ export function dilutedMgPerL(product: Product, direction: Direction, nutrient: 
   if (reading.kind !== 'figure') return unknown(reading.kind === 'below' ? 'below detection' : 'not declared');
   const rate = literal('dilution', rateRange(direction), rateUnit(direction), 'label', 'product record');
   const [own, weighed] = byVolume ? ['mL/L', 'mL'] : ['g/L', 'g'];
-  const amount = rateUnit(direction) === `${weighed}/L of water` ? rate : times('product in a litre of water', own, [rate, constant(`${own} per ${rateUnit(direction)}`, 1000 * rateFactor(direction), `${own} per ${rateUnit(direction)}`, 'by definition')]);
-  const mass = byVolume ? times('its mass', 'g/L', [amount, literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record')]) : amount;
+  const amount =
+    rateUnit(direction) === `${weighed}/L of water`
+      ? rate
+      : times('product in a litre of water', own, [
+          rate,
+          constant(
+            `${own} per ${rateUnit(direction)}`,
+            1000 * rateFactor(direction),
+            `${own} per ${rateUnit(direction)}`,
+            'by definition',
+          ),
+        ]);
+  const mass = byVolume
+    ? times('its mass', 'g/L', [amount, literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record')])
+    : amount;
   const water = constant('water', 1, 'L', 'one litre');
-  const volume = byVolume ? sum('volume of the feed', 'L', [water, computed('the product’s own volume', scaleRange(amount.value, 0.001), 'L', 'volume', 'mL ÷ 1000', [amount])]) : water;
-  const held = times(`${nutrient} in it`, 'mg', [mass, reading.figure, constant('mg per g', 1000, 'mg/g', 'by definition')]);
+  const volume = byVolume
+    ? sum('volume of the feed', 'L', [
+        water,
+        computed('the product’s own volume', scaleRange(amount.value, 0.001), 'L', 'volume', 'mL ÷ 1000', [amount]),
+      ])
+    : water;
+  const held = times(`${nutrient} in it`, 'mg', [
+    mass,
+    reading.figure,
+    constant('mg per g', 1000, 'mg/g', 'by definition'),
+  ]);
   const figure = quotient(`${nutrient} in the diluted feed`, 'mg/L', held, volume);
   return figure ? { kind: 'figure', figure } : unknown('a litre is never nothing');
 }

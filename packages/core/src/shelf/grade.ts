@@ -15,14 +15,24 @@ export type ParsedGrade =
   | { readonly kind: 'several'; readonly readings: readonly Grade[]; readonly question: string }
   | { readonly kind: 'none'; readonly reason: string };
 
-const NPK: readonly (readonly [Nutrient, Basis])[] = [['N', 'element'], ['P', 'P2O5'], ['K', 'K2O']];
+const NPK: readonly (readonly [Nutrient, Basis])[] = [
+  ['N', 'element'],
+  ['P', 'P2O5'],
+  ['K', 'K2O'],
+];
 
 const npk = (amounts: readonly number[]): Grade =>
   NPK.map(([nutrient, basis], i) => ({ nutrient, basis, amount: amounts[i] ?? 0 }));
 
 const ADDED: Readonly<Record<string, readonly [Nutrient, Basis]>> = Object.fromEntries([
   ...NUTRIENTS.map((n) => [n.toLowerCase(), [n, 'element'] as const] as const),
-  ['p2o5', ['P', 'P2O5']], ['k2o', ['K', 'K2O']], ['cao', ['Ca', 'CaO']], ['mgo', ['Mg', 'MgO']], ['so3', ['S', 'SO3']], ['sio2', ['Si', 'SiO2']], ['na2o', ['Na', 'Na2O']],
+  ['p2o5', ['P', 'P2O5']],
+  ['k2o', ['K', 'K2O']],
+  ['cao', ['Ca', 'CaO']],
+  ['mgo', ['Mg', 'MgO']],
+  ['so3', ['S', 'SO3']],
+  ['sio2', ['Si', 'SiO2']],
+  ['na2o', ['Na', 'Na2O']],
 ]) as Record<string, readonly [Nutrient, Basis]>;
 
 const none = (text: string): ParsedGrade => ({
@@ -45,7 +55,10 @@ function splitDigits(digits: string): readonly (readonly number[])[] {
 
 function readAdditions(text: string): Grade | undefined {
   const parts: GradePart[] = [];
-  for (const piece of text.split('+').map((p) => p.trim()).filter(Boolean)) {
+  for (const piece of text
+    .split('+')
+    .map((p) => p.trim())
+    .filter(Boolean)) {
     const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*([A-Za-z0-9]+)$/.exec(piece);
     const added = ADDED[match?.[2]?.toLowerCase() ?? ''];
     if (!match || !added) return undefined;
@@ -55,18 +68,31 @@ function readAdditions(text: string): Grade | undefined {
 }
 
 const BRACKET = /\(([^()]*)\)/;
-const element = (nutrient: Nutrient, amount: string): GradePart => ({ nutrient, basis: 'element', amount: Number(amount.replace(',', '.')) });
+const element = (nutrient: Nutrient, amount: string): GradePart => ({
+  nutrient,
+  basis: 'element',
+  amount: Number(amount.replace(',', '.')),
+});
 
 /** What a bracket behind a grade restates as elements, by name or as a second triple; empty when it says something else. */
 function readBracket(text: string): Grade {
   const inside = BRACKET.exec(text)?.[1] ?? '';
   const triple = /^\s*(\d+(?:[.,]\d+)?)\s*[-:/]\s*(\d+(?:[.,]\d+)?)\s*[-:/]\s*(\d+(?:[.,]\d+)?)\s*$/.exec(inside);
   if (triple) return NPK.map(([nutrient], i) => element(nutrient, triple[i + 1] ?? '0'));
-  return [...inside.matchAll(/(?<![\d.,])(\d+(?:[.,]\d+)?)\s*%?\s*([A-Z][a-z]?)(?![A-Za-z0-9])/g)].flatMap(([, amount = '', symbol = '']) => (NUTRIENTS.includes(symbol as Nutrient) ? [element(symbol as Nutrient, amount)] : []));
+  return [...inside.matchAll(/(?<![\d.,])(\d+(?:[.,]\d+)?)\s*%?\s*([A-Z][a-z]?)(?![A-Za-z0-9])/g)].flatMap(
+    ([, amount = '', symbol = '']) =>
+      NUTRIENTS.includes(symbol as Nutrient) ? [element(symbol as Nutrient, amount)] : [],
+  );
 }
 
 /** "12+6+18" is 12-6-18, and "12+6+18 (+2)" has a fourth number: pluses without a name are strokes. */
-export const withStrokes = (text: string): string => text.replace(/(?<![\d.,+-])\d{1,2}(?:[.,]\d+)?(?:\s*\+\s*\d{1,2}(?:[.,]\d+)?(?![\d.,]|\s*%?\s*[A-Za-z])){2,3}/g, (sum) => sum.replace(/\s*\+\s*/g, '-')).replace(/(\d-\d[\d.,]*-\d[\d.,]*)\s*\(\s*\+\s*(\d+(?:[.,]\d+)?)\s*\)/, '$1-$2');
+export const withStrokes = (text: string): string =>
+  text
+    .replace(
+      /(?<![\d.,+-])\d{1,2}(?:[.,]\d+)?(?:\s*\+\s*\d{1,2}(?:[.,]\d+)?(?![\d.,]|\s*%?\s*[A-Za-z])){2,3}/g,
+      (sum) => sum.replace(/\s*\+\s*/g, '-'),
+    )
+    .replace(/(\d-\d[\d.,]*-\d[\d.,]*)\s*\(\s*\+\s*(\d+(?:[.,]\d+)?)\s*\)/, '$1-$2');
 
 /**
  * Reads shorthand as people type it: `5-3-4`, `5:3:4`, `5/3/4`, `12 0 0`, `0050`, `12+6+18`, `10-4-6 + 2Mg`, `8-2-4 (1.7 P, 3.3 K)`.
@@ -77,10 +103,17 @@ export const withStrokes = (text: string): string => text.replace(/(?<![\d.,+-])
  */
 export function parseGrade(input: string): ParsedGrade {
   const dashed = withStrokes(input.replace(/[−–]/g, '-'));
-  const text = dashed.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
+  const text = dashed
+    .replace(/\([^)]*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   if (text.length > 80 || input.length > 200) return none(input);
   const restated = readBracket(dashed);
-  const one = (grade: Grade): ParsedGrade => ({ kind: 'one', grade, ...(restated.length > 0 ? { elements: restated } : {}) });
+  const one = (grade: Grade): ParsedGrade => ({
+    kind: 'one',
+    grade,
+    ...(restated.length > 0 ? { elements: restated } : {}),
+  });
   const [head = '', ...rest] = text.split('+');
   const added = readAdditions(rest.join('+'));
   if (!added) return none(input);
@@ -99,7 +132,11 @@ export function parseGrade(input: string): ParsedGrade {
   if (fourth === undefined) return one([...npk(numbers), ...added]);
   return {
     kind: 'several',
-    readings: (['S', 'Mg'] as const).map((nutrient) => [...npk(numbers), { nutrient, basis: 'element', amount: fourth }, ...added]),
+    readings: (['S', 'Mg'] as const).map((nutrient) => [
+      ...npk(numbers),
+      { nutrient, basis: 'element', amount: fourth },
+      ...added,
+    ]),
     question: `The fourth number, ${fourth}, is sulfur on some bags and magnesium on others.`,
   };
 }

@@ -19,11 +19,23 @@ test('ten grams of shell in the same vinegar are used up: 9.5 g of CaCO3, 3.8 g 
 });
 
 test('law: an extract never holds more calcium than the solid has or the acid can take', () => {
-  const pick = <T,>(list: readonly T[]): fc.Arbitrary<T> => fc.constantFrom(...list);
-  fc.assert(fc.property(pick(KITCHEN_ACIDS), pick(KITCHEN_SOLIDS), fc.double({ min: 0.01, max: 100, noNaN: true }), fc.double({ min: 0.01, max: 50, noNaN: true }), fc.double({ min: 0.01, max: 1e5, noNaN: true }), (acid, solid, percent, litres, grams) => {
-    const { calcium, acidDissolves, present } = kitchenExtract(acid.key, percent, litres, solid.key, grams);
-    for (const end of ['low', 'mid', 'high'] as const) expect(calcium.value[end]).toBeLessThanOrEqual(Math.min(acidDissolves.value[end], present.value[end]) * 0.4005);
-  }));
+  const pick = <T>(list: readonly T[]): fc.Arbitrary<T> => fc.constantFrom(...list);
+  fc.assert(
+    fc.property(
+      pick(KITCHEN_ACIDS),
+      pick(KITCHEN_SOLIDS),
+      fc.double({ min: 0.01, max: 100, noNaN: true }),
+      fc.double({ min: 0.01, max: 50, noNaN: true }),
+      fc.double({ min: 0.01, max: 1e5, noNaN: true }),
+      (acid, solid, percent, litres, grams) => {
+        const { calcium, acidDissolves, present } = kitchenExtract(acid.key, percent, litres, solid.key, grams);
+        for (const end of ['low', 'mid', 'high'] as const)
+          expect(calcium.value[end]).toBeLessThanOrEqual(
+            Math.min(acidDissolves.value[end], present.value[end]) * 0.4005,
+          );
+      },
+    ),
+  );
 });
 
 test('5 % acetic acid is pH 2.4; six times the strength is 0.39 lower, not six times on the scale', () => {
@@ -31,12 +43,19 @@ test('5 % acetic acid is pH 2.4; six times the strength is 0.39 lower, not six t
   expect(weakAcidPh('acetic', 5).value.mid - weakAcidPh('acetic', 30).value.mid).toBeCloseTo(0.39, 2);
 });
 
-test.each([[0, 1, 10], [5, -1, 10], [5, 1, Infinity], [120, 1, 10], [NaN, 1, 10]])('%p %% of %p L on %p g is refused in words', (percent, litres, grams) => {
+test.each([
+  [0, 1, 10],
+  [5, -1, 10],
+  [5, 1, Infinity],
+  [120, 1, 10],
+  [NaN, 1, 10],
+])('%p %% of %p L on %p g is refused in words', (percent, litres, grams) => {
   expect(() => kitchenExtract('acetic', percent, litres, 'eggshell', grams)).toThrow(/expected more than 0/);
 });
 
 test('protein ÷ 6.25 unless a food table’s factor is said: 38 % is 6.08 % N by feed law, 6.67 % as wheat', () => {
-  const nitrogen = (factor?: ProteinFactor): unknown => readLabel('Crude protein 38 %', 'label', factor ? { 1: { kind: 'protein', factor } } : {}).analysis[0]?.value;
+  const nitrogen = (factor?: ProteinFactor): unknown =>
+    readLabel('Crude protein 38 %', 'label', factor ? { 1: { kind: 'protein', factor } } : {}).analysis[0]?.value;
   expect(nitrogen()).toEqual({ kind: 'number', value: 6.08 });
   expect(nitrogen('feed')).toEqual({ kind: 'number', value: 6.08 });
   expect(nitrogen('wheat')).toMatchObject({ value: expect.closeTo(38 / 5.7, 2) });

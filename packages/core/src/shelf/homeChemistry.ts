@@ -53,24 +53,69 @@ export interface Extract {
  * @throws QuantityError when an amount is not above zero or the strength is more than 100 %
  * @example kitchenExtract('acetic', 5, 1, 'eggshell', 100).acidDissolves // 50 g ÷ 60.05 ÷ 2 × 100.09 = 41.7 g
  */
-export function kitchenExtract(acidKey: string, percent: number, litres: number, solidKey: string, grams: number): Extract {
+export function kitchenExtract(
+  acidKey: string,
+  percent: number,
+  litres: number,
+  solidKey: string,
+  grams: number,
+): Extract {
   const acid = acidOf(acidKey);
   const solid = KITCHEN_SOLIDS.find((s) => s.key === solidKey);
   if (!solid) throw new RangeError(`No solid is called "${solidKey}".`);
-  for (const [path, value, most] of [['percent', percent, 100], ['litres', litres, 1000], ['grams', grams, 1e6]] as const)
-    if (!(value > 0 && value <= most)) throw new QuantityError('kitchen.amount', `Read ${value}, expected more than 0 and at most ${most}.`, path);
-  const acidMol = quotient('acid', 'mol', product('acid by weight', 'g', [typed('strength', percent, '% w/v'), constant('g per % and litre', 10, 'g/L per %', 'by definition'), typed('volume', litres, 'L')]), constant(`molar mass of ${acid.name}`, acid.gPerMol, 'g/mol', 'standard atomic weights'));
+  for (const [path, value, most] of [
+    ['percent', percent, 100],
+    ['litres', litres, 1000],
+    ['grams', grams, 1e6],
+  ] as const)
+    if (!(value > 0 && value <= most))
+      throw new QuantityError('kitchen.amount', `Read ${value}, expected more than 0 and at most ${most}.`, path);
+  const acidMol = quotient(
+    'acid',
+    'mol',
+    product('acid by weight', 'g', [
+      typed('strength', percent, '% w/v'),
+      constant('g per % and litre', 10, 'g/L per %', 'by definition'),
+      typed('volume', litres, 'L'),
+    ]),
+    constant(`molar mass of ${acid.name}`, acid.gPerMol, 'g/mol', 'standard atomic weights'),
+  );
   if (!acidMol) throw new RangeError('A molar mass is never zero.');
-  const acidDissolves = product('CaCO₃ that the acid can dissolve', 'g', [acidMol, constant('protons in each', acid.protons, 'mol/mol', 'all it can give'), constant('CaCO₃ per proton', 0.5, 'mol/mol', 'CaCO₃ + 2 H⁺ → Ca²⁺ + CO₂ + H₂O'), constant('molar mass of CaCO₃', CARBONATE_G_PER_MOL, 'g/mol', 'standard atomic weights')]);
-  const present = product('CaCO₃ that is there', 'g', [typed(solid.name, grams, 'g'), assumption(`CaCO₃ in ${solid.name}`, solid.calciumCarbonate, 'g/g', 'typical')]);
+  const acidDissolves = product('CaCO₃ that the acid can dissolve', 'g', [
+    acidMol,
+    constant('protons in each', acid.protons, 'mol/mol', 'all it can give'),
+    constant('CaCO₃ per proton', 0.5, 'mol/mol', 'CaCO₃ + 2 H⁺ → Ca²⁺ + CO₂ + H₂O'),
+    constant('molar mass of CaCO₃', CARBONATE_G_PER_MOL, 'g/mol', 'standard atomic weights'),
+  ]);
+  const present = product('CaCO₃ that is there', 'g', [
+    typed(solid.name, grams, 'g'),
+    assumption(`CaCO₃ in ${solid.name}`, solid.calciumCarbonate, 'g/g', 'typical'),
+  ]);
   const a = acidDissolves.value;
   const b = present.value;
   const least = { low: Math.min(a.low, b.low), mid: Math.min(a.mid, b.mid), high: Math.min(a.high, b.high) };
-  const dissolved = computed('CaCO₃ dissolved at most', least, 'g', 'smaller', 'the smaller of the two', [acidDissolves, present]);
-  const calcium = product('calcium in the extract at most', 'g', [dissolved, constant('calcium in CaCO₃', CALCIUM_PER_CARBONATE, 'g/g', '40.08 ÷ 100.09')]);
-  const calciumMgPerL = quotient('calcium in the extract', 'mg/L', product('calcium', 'mg', [calcium, constant('mg per g', 1000, 'mg/g', 'by definition')]), typed('volume', litres, 'L'));
+  const dissolved = computed('CaCO₃ dissolved at most', least, 'g', 'smaller', 'the smaller of the two', [
+    acidDissolves,
+    present,
+  ]);
+  const calcium = product('calcium in the extract at most', 'g', [
+    dissolved,
+    constant('calcium in CaCO₃', CALCIUM_PER_CARBONATE, 'g/g', '40.08 ÷ 100.09'),
+  ]);
+  const calciumMgPerL = quotient(
+    'calcium in the extract',
+    'mg/L',
+    product('calcium', 'mg', [calcium, constant('mg per g', 1000, 'mg/g', 'by definition')]),
+    typed('volume', litres, 'L'),
+  );
   if (!calciumMgPerL) throw new RangeError('A volume above zero is never zero.');
-  return { acidDissolves, present, calcium, calciumMgPerL, limitedBy: a.high < b.low ? 'acid' : b.high < a.low ? 'solid' : 'either' };
+  return {
+    acidDissolves,
+    present,
+    calcium,
+    calciumMgPerL,
+    limitedBy: a.high < b.low ? 'acid' : b.high < a.low ? 'solid' : 'either',
+  };
 }
 
 const acidOf = (key: string): KitchenAcid => {
@@ -90,5 +135,16 @@ export function weakAcidPh(acidKey: string, percent: number): Figure {
   const molar = (10 * percent) / acid.gPerMol;
   const ka = 10 ** -acid.pKa;
   const protons = (-ka + Math.sqrt(ka * ka + 4 * ka * molar)) / 2;
-  return computed(`pH of ${acid.name} at ${percent} %`, -Math.log10(protons), '', 'weakAcid', 'x² ÷ (c − x) = Ka for its first proton, in pure water', [typed('strength', percent, '% w/v'), constant('molar mass', acid.gPerMol, 'g/mol', 'standard atomic weights'), constant('pKa', acid.pKa, '', 'at 25 °C')]);
+  return computed(
+    `pH of ${acid.name} at ${percent} %`,
+    -Math.log10(protons),
+    '',
+    'weakAcid',
+    'x² ÷ (c − x) = Ka for its first proton, in pure water',
+    [
+      typed('strength', percent, '% w/v'),
+      constant('molar mass', acid.gPerMol, 'g/mol', 'standard atomic weights'),
+      constant('pKa', acid.pKa, '', 'at 25 °C'),
+    ],
+  );
 }

@@ -4,7 +4,8 @@ import { readLabel } from './label/index.js';
 import { labelChecks, type LabelFacts } from './labelChecks.js';
 
 const codes = (label: Partial<LabelFacts>): string[] => labelChecks(bag(label)).map((f) => f.code);
-const message = (label: Partial<LabelFacts>, code: string): string => labelChecks(bag(label)).find((f) => f.code === code)?.message ?? '';
+const message = (label: Partial<LabelFacts>, code: string): string =>
+  labelChecks(bag(label)).find((f) => f.code === code)?.message ?? '';
 
 test('a sound label passes without a word', () => {
   expect(labelChecks(urea)).toEqual([]);
@@ -12,41 +13,75 @@ test('a sound label passes without a word', () => {
 });
 
 test('nitrogen forms that do not add to the total are told with the difference: 4 + 11 against 16', () => {
-  expect(message({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11)] }, 'nitrogen.parts')).toMatch(/15 %.*16 %: 1 % apart/);
+  expect(message({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11)] }, 'nitrogen.parts')).toMatch(
+    /15 %.*16 %: 1 % apart/,
+  );
 });
 test('rounding of 0.05 % absolute is let through, more is not', () => {
-  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.95)] })).not.toContain('nitrogen.parts');
-  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.9)] })).toContain('nitrogen.parts');
+  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.95)] })).not.toContain(
+    'nitrogen.parts',
+  );
+  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.9)] })).toContain(
+    'nitrogen.parts',
+  );
 });
-test('the coated footnote is part of the forms above it', () => expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 12), line('N.coated', 12)] })).not.toContain('nitrogen.parts'));
+test('the coated footnote is part of the forms above it', () =>
+  expect(
+    codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 12), line('N.coated', 12)] }),
+  ).not.toContain('nitrogen.parts'));
 
-test('a grade that differs from the analysis is told with both figures', () => expect(message({ grade: '12-0-0', analysis: [line('N', 10)] }, 'grade.differs')).toMatch(/12 % N.*10 %/));
-test('3.5 % declared as P2O5 beside a grade of 8 is elemental P', () => expect(message({ grade: '5-8-4', analysis: [line('N', 5), line('P', 3.5, 'P2O5'), line('K', 4, 'K2O')] }, 'basis.elemental')).toMatch(/elemental P.*8 % P₂O₅/));
-test('an ambiguous grade line is asked about', () => expect(codes({ grade: '5-3-4-2', analysis: [] })).toContain('grade.several'));
+test('a grade that differs from the analysis is told with both figures', () =>
+  expect(message({ grade: '12-0-0', analysis: [line('N', 10)] }, 'grade.differs')).toMatch(/12 % N.*10 %/));
+test('3.5 % declared as P2O5 beside a grade of 8 is elemental P', () =>
+  expect(
+    message(
+      { grade: '5-8-4', analysis: [line('N', 5), line('P', 3.5, 'P2O5'), line('K', 4, 'K2O')] },
+      'basis.elemental',
+    ),
+  ).toMatch(/elemental P.*8 % P₂O₅/));
+test('an ambiguous grade line is asked about', () =>
+  expect(codes({ grade: '5-3-4-2', analysis: [] })).toContain('grade.several'));
 
-test('40 % N with 30 % K2O cannot be', () => expect(codes({ analysis: [line('N', 40), line('K', 30, 'K2O')] })).toContain('carriers.over100'));
-test('46 % N as urea can be', () => expect(codes({ analysis: [line('N', 46), line('N.urea', 46)] })).not.toContain('carriers.over100'));
+test('40 % N with 30 % K2O cannot be', () =>
+  expect(codes({ analysis: [line('N', 40), line('K', 30, 'K2O')] })).toContain('carriers.over100'));
+test('46 % N as urea can be', () =>
+  expect(codes({ analysis: [line('N', 46), line('N.urea', 46)] })).not.toContain('carriers.over100'));
 
 test('an element no listed material contains is questioned; with an unknown ingredient it is not', () => {
   expect(codes({ analysis: [line('P', 5, 'P2O5')], derivedFrom: ['urea'] })).toContain('ingredient.missing');
-  expect(codes({ analysis: [line('P', 5, 'P2O5')], derivedFrom: ['urea', 'ground moonstone'] })).not.toContain('ingredient.missing');
+  expect(codes({ analysis: [line('P', 5, 'P2O5')], derivedFrom: ['urea', 'ground moonstone'] })).not.toContain(
+    'ingredient.missing',
+  );
 });
-test('muriate brings chloride that nobody declared', () => expect(message({ analysis: [line('K', 60, 'K2O')], derivedFrom: ['muriate of potash'] }, 'ingredient.silent')).toMatch(/chloride/));
-test('elemental potassium is restated as oxide', () => expect(message({ analysis: [line('K', 10)] }, 'basis.note')).toMatch(/12 % K₂O/));
+test('muriate brings chloride that nobody declared', () =>
+  expect(
+    message({ analysis: [line('K', 60, 'K2O')], derivedFrom: ['muriate of potash'] }, 'ingredient.silent'),
+  ).toMatch(/chloride/));
+test('elemental potassium is restated as oxide', () =>
+  expect(message({ analysis: [line('K', 10)] }, 'basis.note')).toMatch(/12 % K₂O/));
 
 test('impossible values are marked so, with the place', () => {
   const findings = labelChecks(bag({ analysis: [line('N', -1), line('P', 101, 'P2O5'), line('K', [3, 2, 1])] }));
-  expect(findings.filter((f) => f.severity === 'impossible').map((f) => f.path)).toEqual(['analysis.0.value', 'analysis.1.value', 'analysis.2.value']);
+  expect(findings.filter((f) => f.severity === 'impossible').map((f) => f.path)).toEqual([
+    'analysis.0.value',
+    'analysis.1.value',
+    'analysis.2.value',
+  ]);
 });
 
 test('cautions stand beside what they concern, each once', () => {
-  const words = cautionsOf([bag({ derivedFrom: ['bone meal'] }), bag({ derivedFrom: ['feather meal', 'poultry manure'] })]);
+  const words = cautionsOf([
+    bag({ derivedFrom: ['bone meal'] }),
+    bag({ derivedFrom: ['feather meal', 'poultry manure'] }),
+  ]);
   expect(words.map((w) => w.split(':')[0])).toEqual(['Dusty', 'Manures and home ferments carry germs']);
   expect(cautionsOf([urea])).toEqual([]);
 });
 
 test('a bracket that is not the oxides as elements is told: 2 % P₂O₅ ÷ 2.2913 is 0.873 % P, not 1.7; 4 % K₂O ÷ 1.2046 is 3.32 % K', () => {
-  expect(message({ grade: '8-2-4 (1.7 P, 3.3 K)', analysis: [] }, 'grade.bracket')).toBe('2 % P₂O₅ is 0.873 % P, but the bracket says 1.7.');
+  expect(message({ grade: '8-2-4 (1.7 P, 3.3 K)', analysis: [] }, 'grade.bracket')).toBe(
+    '2 % P₂O₅ is 0.873 % P, but the bracket says 1.7.',
+  );
   expect(codes({ grade: '8-4-4 (1.7 P, 3.3 K)', analysis: [] })).not.toContain('grade.bracket');
 });
 test('a pasted grade line keeps its bracket, and its contradiction stands among the findings', () => {

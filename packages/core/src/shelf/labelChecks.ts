@@ -1,4 +1,11 @@
-import { analyteName, compoundPerElement, formulaText, NITROGEN_FORMS, symbolIn, type Nutrient } from '../nutrient/index.js';
+import {
+  analyteName,
+  compoundPerElement,
+  formulaText,
+  NITROGEN_FORMS,
+  symbolIn,
+  type Nutrient,
+} from '../nutrient/index.js';
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { declaredRange, elementFigure, massFraction, midFraction } from './massFraction.js';
 import { parseGrade, type Grade } from './grade.js';
@@ -25,14 +32,35 @@ function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
     const path = `analysis.${i}.value`;
     const name = analyteName(line.analyte);
     if (![low, mid, high].every((v) => Number.isFinite(v)) || low < 0)
-      return [{ code: 'value.negative', severity: 'impossible', path, message: `Read ${formatTrimmed(low)} ${line.unit} ${name}, expected zero or more.` }];
+      return [
+        {
+          code: 'value.negative',
+          severity: 'impossible',
+          path,
+          message: `Read ${formatTrimmed(low)} ${line.unit} ${name}, expected zero or more.`,
+        },
+      ];
     if (low > mid || mid > high)
-      return [{ code: 'value.order', severity: 'impossible', path, message: `Read ${low}–${mid}–${high} for ${name}, expected low, middle, high in order.` }];
+      return [
+        {
+          code: 'value.order',
+          severity: 'impossible',
+          path,
+          message: `Read ${low}–${mid}–${high} for ${name}, expected low, middle, high in order.`,
+        },
+      ];
     const perVolume = line.unit === '% w/v' || line.unit === 'g/L';
     const most = perVolume ? (densityKgPerL ?? 2.5) : 1;
     const factor = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 }[line.unit];
     return high * factor > most + 1e-9
-      ? [{ code: 'value.over100', severity: 'impossible', path, message: `Read ${formatTrimmed(high)} ${line.unit} ${name}: more than the whole, expected at most ${formatTrimmed(most / factor)} ${line.unit}.` }]
+      ? [
+          {
+            code: 'value.over100',
+            severity: 'impossible',
+            path,
+            message: `Read ${formatTrimmed(high)} ${line.unit} ${name}: more than the whole, expected at most ${formatTrimmed(most / factor)} ${line.unit}.`,
+          },
+        ]
       : [];
   });
 }
@@ -40,8 +68,11 @@ function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
 function nitrogenParts(label: LabelFacts): Finding[] {
   const total = label.analysis.some((l) => l.analyte === 'N') ? massFraction(label, 'N') : undefined;
   if (total?.kind !== 'figure') return [];
-  const parts = NITROGEN_FORMS.map((form) => ({ form, reading: massFraction(label, `N.${form}`) })).filter((p) => p.reading.kind === 'figure');
-  const fractionOf = (p: (typeof parts)[number]): number => (p.reading.kind === 'figure' ? p.reading.figure.value.mid : 0);
+  const parts = NITROGEN_FORMS.map((form) => ({ form, reading: massFraction(label, `N.${form}`) })).filter(
+    (p) => p.reading.kind === 'figure',
+  );
+  const fractionOf = (p: (typeof parts)[number]): number =>
+    p.reading.kind === 'figure' ? p.reading.figure.value.mid : 0;
   const forms = parts.filter((p) => p.form !== 'coated');
   if (forms.length === 0) return [];
   const sumForms = forms.reduce((s, p) => s + fractionOf(p), 0);
@@ -51,7 +82,14 @@ function nitrogenParts(label: LabelFacts): Finding[] {
   const agrees = [sumForms, sumForms + coated].some((s) => Math.abs(s - declared) <= TOLERANCE + 1e-12);
   return agrees
     ? []
-    : [{ code: 'nitrogen.parts', severity: 'warning', path: 'analysis', message: `The nitrogen forms add to ${percent(sumForms)}, the total says ${percent(declared)}: ${percent(Math.abs(sumForms - declared))} apart.` }];
+    : [
+        {
+          code: 'nitrogen.parts',
+          severity: 'warning',
+          path: 'analysis',
+          message: `The nitrogen forms add to ${percent(sumForms)}, the total says ${percent(declared)}: ${percent(Math.abs(sumForms - declared))} apart.`,
+        },
+      ];
 }
 
 /** Least mass of carrier per mass of element, from the lightest group that can hold it in a fertilizer. */
@@ -72,7 +110,14 @@ function leastCarrier(label: LabelFacts): number {
 function carriers(label: LabelFacts): Finding[] {
   const least = leastCarrier(label);
   return least > 1.005
-    ? [{ code: 'carriers.over100', severity: 'warning', path: 'analysis', message: `The lightest materials that hold these nutrients already weigh ${percent(least)} of the bag: one of the figures or its basis is off.` }]
+    ? [
+        {
+          code: 'carriers.over100',
+          severity: 'warning',
+          path: 'analysis',
+          message: `The lightest materials that hold these nutrients already weigh ${percent(least)} of the bag: one of the figures or its basis is off.`,
+        },
+      ]
     : [];
 }
 
@@ -80,8 +125,17 @@ const GRADE_TOLERANCE = 0.0051;
 function gradeLine(label: LabelFacts): Finding[] {
   if (!label.grade) return [];
   const parsed = parseGrade(label.grade);
-  if (parsed.kind === 'none') return [{ code: 'grade.unread', severity: 'warning', path: 'grade', message: parsed.reason }];
-  if (parsed.kind === 'several') return [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `${parsed.question} Write it with dashes.` }];
+  if (parsed.kind === 'none')
+    return [{ code: 'grade.unread', severity: 'warning', path: 'grade', message: parsed.reason }];
+  if (parsed.kind === 'several')
+    return [
+      {
+        code: 'grade.several',
+        severity: 'warning',
+        path: 'grade',
+        message: `${parsed.question} Write it with dashes.`,
+      },
+    ];
   return [...bracketed(parsed.grade, parsed.elements ?? []), ...againstAnalysis(label, parsed.grade)];
 }
 
@@ -95,7 +149,14 @@ function bracketed(grade: Grade, elements: Grade): Finding[] {
     if (!part) return [];
     const main = part.amount / compoundPerElement(part.basis);
     if (Math.abs(main - amount) <= BRACKET_TOLERANCE + main * 0.02) return [];
-    return [{ code: 'grade.bracket', severity: 'warning', path: 'grade', message: `${formatGiven(part.amount)} % ${symbolIn(nutrient, part.basis)} is ${formatTrimmed(main)} % ${nutrient}, but the bracket says ${formatGiven(amount)}.` }];
+    return [
+      {
+        code: 'grade.bracket',
+        severity: 'warning',
+        path: 'grade',
+        message: `${formatGiven(part.amount)} % ${symbolIn(nutrient, part.basis)} is ${formatTrimmed(main)} % ${nutrient}, but the bracket says ${formatGiven(amount)}.`,
+      },
+    ];
   });
 }
 
@@ -111,8 +172,22 @@ function againstAnalysis(label: LabelFacts, grade: Grade): Finding[] {
     const symbol = symbolIn(part.nutrient, part.basis);
     // 3.5 declared as P2O5 beside a grade of 8 is elemental P read on the wrong basis.
     if (part.basis !== 'element' && Math.abs(fraction * compoundPerElement(part.basis) - stated) <= GRADE_TOLERANCE)
-      return [{ code: 'basis.elemental', severity: 'warning', path, message: `${percent(fraction)} ${symbol} looks like elemental ${part.nutrient}: as ${part.nutrient} it is ${percent(stated)} ${symbol}, which is what the grade says.` }];
-    return [{ code: 'grade.differs', severity: 'warning', path, message: `The grade says ${percent(stated)} ${symbol}, the analysis gives ${percent(fraction)}.` }];
+      return [
+        {
+          code: 'basis.elemental',
+          severity: 'warning',
+          path,
+          message: `${percent(fraction)} ${symbol} looks like elemental ${part.nutrient}: as ${part.nutrient} it is ${percent(stated)} ${symbol}, which is what the grade says.`,
+        },
+      ];
+    return [
+      {
+        code: 'grade.differs',
+        severity: 'warning',
+        path,
+        message: `The grade says ${percent(stated)} ${symbol}, the analysis gives ${percent(fraction)}.`,
+      },
+    ];
   });
 }
 
@@ -122,20 +197,36 @@ const WORTH_DECLARING: readonly Nutrient[] = ['Cl', 'Na'];
 function ingredients(label: LabelFacts): Finding[] {
   const { known, complete } = readIngredients(label.derivedFrom);
   const carried = new Set(known.flatMap((m) => m.contains));
-  const present = label.analysis.filter((l): l is AnalysisFigure & { analyte: Nutrient } => !l.analyte.startsWith('N.') && l.value.kind !== 'below' && declaredRange(l.value).mid > 0);
+  const present = label.analysis.filter(
+    (l): l is AnalysisFigure & { analyte: Nutrient } =>
+      !l.analyte.startsWith('N.') && l.value.kind !== 'below' && declaredRange(l.value).mid > 0,
+  );
   const unexplained = complete
     ? present
         .filter((l) => !carried.has(l.analyte) && massFractionAtLeast(label, l.analyte, 0.005))
-        .map((l): Finding => ({ code: 'ingredient.missing', severity: 'warning', path: 'derivedFrom', message: `${analyteName(l.analyte)} is declared, but none of the listed materials contains it.` }))
+        .map((l): Finding => ({
+          code: 'ingredient.missing',
+          severity: 'warning',
+          path: 'derivedFrom',
+          message: `${analyteName(l.analyte)} is declared, but none of the listed materials contains it.`,
+        }))
     : [];
-  const silent = WORTH_DECLARING.filter((e) => carried.has(e) && !label.analysis.some((l) => l.analyte === e)).map((e): Finding => {
-    const from = known.filter((m) => m.contains.includes(e)).map((m) => m.name);
-    return { code: 'ingredient.silent', severity: 'warning', path: 'derivedFrom', message: `${from.join(' and ')} brings ${analyteName(e)}, which the label does not give a figure for.` };
-  });
+  const silent = WORTH_DECLARING.filter((e) => carried.has(e) && !label.analysis.some((l) => l.analyte === e)).map(
+    (e): Finding => {
+      const from = known.filter((m) => m.contains.includes(e)).map((m) => m.name);
+      return {
+        code: 'ingredient.silent',
+        severity: 'warning',
+        path: 'derivedFrom',
+        message: `${from.join(' and ')} brings ${analyteName(e)}, which the label does not give a figure for.`,
+      };
+    },
+  );
   return [...unexplained, ...silent];
 }
 
-const massFractionAtLeast = (label: LabelFacts, nutrient: Nutrient, least: number): boolean => midFraction(label, nutrient) >= least;
+const massFractionAtLeast = (label: LabelFacts, nutrient: Nutrient, least: number): boolean =>
+  midFraction(label, nutrient) >= least;
 
 function basisNotes(label: LabelFacts): Finding[] {
   return label.analysis.flatMap((line, i): Finding[] => {
@@ -143,7 +234,14 @@ function basisNotes(label: LabelFacts): Finding[] {
     if (!oxide || line.basis !== 'element') return [];
     const reading = massFraction(label, line.analyte);
     if (reading.kind !== 'figure') return [];
-    return [{ code: 'basis.note', severity: 'note', path: `analysis.${i}.basis`, message: `Declared as elemental ${line.analyte}: the same as ${percent(reading.figure.value.mid * compoundPerElement(oxide))} ${formulaText(oxide)}.` }];
+    return [
+      {
+        code: 'basis.note',
+        severity: 'note',
+        path: `analysis.${i}.basis`,
+        message: `Declared as elemental ${line.analyte}: the same as ${percent(reading.figure.value.mid * compoundPerElement(oxide))} ${formulaText(oxide)}.`,
+      },
+    ];
   });
 }
 
@@ -154,7 +252,14 @@ function extracts(label: LabelFacts): Finding[] {
     if (!line.extract || !total || line.value.kind === 'below' || total.value.kind === 'below') return [];
     const [part, whole] = [line, total].map((l) => elementFigure(l, label.densityKgPerL).value);
     if (!part || !whole || part.low <= whole.high) return [];
-    return [{ code: 'extract.aboveTotal', severity: 'warning', path: `analysis.${i}.value`, message: `The extract holds ${percent(part.mid)} ${analyteName(line.analyte)}, more than the total of ${percent(whole.mid)}: one of them is the oxide, the other the element.` }];
+    return [
+      {
+        code: 'extract.aboveTotal',
+        severity: 'warning',
+        path: `analysis.${i}.value`,
+        message: `The extract holds ${percent(part.mid)} ${analyteName(line.analyte)}, more than the total of ${percent(whole.mid)}: one of them is the oxide, the other the element.`,
+      },
+    ];
   });
 }
 
@@ -166,5 +271,12 @@ function extracts(label: LabelFacts): Finding[] {
 export function labelChecks(label: LabelFacts): readonly Finding[] {
   const impossible = impossibleValues(label);
   if (impossible.length > 0) return impossible;
-  return [...gradeLine(label), ...nitrogenParts(label), ...carriers(label), ...ingredients(label), ...extracts(label), ...basisNotes(label)];
+  return [
+    ...gradeLine(label),
+    ...nitrogenParts(label),
+    ...carriers(label),
+    ...ingredients(label),
+    ...extracts(label),
+    ...basisNotes(label),
+  ];
 }

@@ -1,6 +1,14 @@
 import { computed, constant, literal, product as times, PROVENANCES, sum, type Figure } from '../figure/index.js';
 import {
-  analyteName, compoundPerElement, elementOf, formulaText, NITROGEN_FORMS, symbolIn, type Analyte, type Basis, type Nutrient,
+  analyteName,
+  compoundPerElement,
+  elementOf,
+  formulaText,
+  NITROGEN_FORMS,
+  symbolIn,
+  type Analyte,
+  type Basis,
+  type Nutrient,
 } from '../nutrient/index.js';
 import { exact, scaleRange, type Range } from '../quantity/index.js';
 import type { AnalysisFigure, AnalysisUnit, DeclaredValue, Product } from './product.js';
@@ -14,42 +22,69 @@ export type Reading =
 
 type Source = Pick<Product, 'analysis' | 'densityKgPerL'>;
 
-const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 };
+const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
+  '%': 0.01,
+  'g/kg': 1e-3,
+  'mg/kg': 1e-6,
+  '% w/v': 0.01,
+  'g/L': 1e-3,
+};
 const isPerVolume = (unit: AnalysisUnit): boolean => unit === '% w/v' || unit === 'g/L';
 
 export const declaredRange = (value: DeclaredValue): Range => {
   switch (value.kind) {
-    case 'number': return exact(value.value);
-    case 'range': return { low: value.low, mid: value.mid, high: value.high };
-    case 'below': return { low: 0, mid: value.limit / 2, high: value.limit };
+    case 'number':
+      return exact(value.value);
+    case 'range':
+      return { low: value.low, mid: value.mid, high: value.high };
+    case 'below':
+      return { low: 0, mid: value.limit / 2, high: value.limit };
   }
 };
 
 /** The most trusted line for an analyte: a total before what only an extract holds, then measured before label before published before typical before guess. */
 function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
   let best: AnalysisFigure | undefined;
-  for (const line of analysis)
-    if (line.analyte === analyte && (!best || rankOf(line) < rankOf(best))) best = line;
+  for (const line of analysis) if (line.analyte === analyte && (!best || rankOf(line) < rankOf(best))) best = line;
   return best;
 }
 
-const rankOf = ({ extract, provenance }: AnalysisFigure): number => (extract ? PROVENANCES.length : 0) + PROVENANCES.indexOf(provenance);
+const rankOf = ({ extract, provenance }: AnalysisFigure): number =>
+  (extract ? PROVENANCES.length : 0) + PROVENANCES.indexOf(provenance);
 
 /** A line as mass of its element per mass of product. */
 export function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined): Figure {
   const element = elementOf(line.analyte);
   const name = analyteName(line.analyte);
   const declared = literal(
-    `declared ${line.extract ? 'available (extract) ' : ''}${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`, declaredRange(line.value), line.unit, line.provenance, line.source,
+    `declared ${line.extract ? 'available (extract) ' : ''}${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`,
+    declaredRange(line.value),
+    line.unit,
+    line.provenance,
+    line.source,
   );
   const factor = UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
-  const basisWords = line.basis === 'element' ? '' : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${formulaText(line.basis)} (atomic weights)`;
+  const basisWords =
+    line.basis === 'element'
+      ? ''
+      : `; ${element} is 1/${compoundPerElement(line.basis).toFixed(4)} of ${formulaText(line.basis)} (atomic weights)`;
   if (!isPerVolume(line.unit))
-    return computed(`${name}, as ${element}`, scaleRange(declared.value, factor), 'kg/kg', 'toFraction', `${line.unit} as a fraction by mass${basisWords}`, [declared]);
+    return computed(
+      `${name}, as ${element}`,
+      scaleRange(declared.value, factor),
+      'kg/kg',
+      'toFraction',
+      `${line.unit} as a fraction by mass${basisWords}`,
+      [declared],
+    );
   const density = literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record');
   return computed(
-    `${name}, as ${element}`, scaleRange(declared.value, factor / (densityKgPerL ?? 1)), 'kg/kg', 'perVolumeToFraction',
-    `mass per litre ÷ density${basisWords}`, [declared, density],
+    `${name}, as ${element}`,
+    scaleRange(declared.value, factor / (densityKgPerL ?? 1)),
+    'kg/kg',
+    'perVolumeToFraction',
+    `mass per litre ÷ density${basisWords}`,
+    [declared, density],
   );
 }
 
@@ -78,7 +113,9 @@ export function massFraction(product: Source, analyte: Analyte): Reading {
   if (!line) return analyte === 'N' ? nitrogenFromForms(product) : { kind: 'notDeclared' };
   if (isPerVolume(line.unit) && !product.densityKgPerL) return { kind: 'needsDensity', declared: line };
   const figure = elementFigure(line, product.densityKgPerL);
-  return line.value.kind === 'below' ? { kind: 'below', limit: figure, declared: line } : { kind: 'figure', figure, declared: line };
+  return line.value.kind === 'below'
+    ? { kind: 'below', limit: figure, declared: line }
+    : { kind: 'figure', figure, declared: line };
 }
 
 /** A fraction of element restated in a basis. @example inBasis(fractionP, 'P', 'P2O5') */
@@ -87,7 +124,12 @@ export const inBasis = (fraction: Figure, nutrient: Nutrient, basis: Basis): Fig
     ? fraction
     : times(`${analyteName(nutrient)} as ${symbolIn(nutrient, basis)}`, 'kg/kg', [
         fraction,
-        constant(`${formulaText(basis)} per ${nutrient}`, compoundPerElement(basis), `kg ${formulaText(basis)}/kg ${nutrient}`, 'standard atomic weights'),
+        constant(
+          `${formulaText(basis)} per ${nutrient}`,
+          compoundPerElement(basis),
+          `kg ${formulaText(basis)}/kg ${nutrient}`,
+          'standard atomic weights',
+        ),
       ]);
 
 /**
@@ -102,6 +144,7 @@ export function midFraction(product: Source, analyte: Analyte): number {
 /** The elements a product declares a usable amount of, as declared. */
 export function declaredNutrients(product: Source): readonly Nutrient[] {
   const found = new Set<Nutrient>();
-  for (const line of product.analysis) if (line.value.kind !== 'below' && declaredRange(line.value).high > 0) found.add(elementOf(line.analyte));
+  for (const line of product.analysis)
+    if (line.value.kind !== 'below' && declaredRange(line.value).high > 0) found.add(elementOf(line.analyte));
   return [...found];
 }

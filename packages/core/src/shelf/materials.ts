@@ -2,7 +2,22 @@ import type { Nutrient, NitrogenForm } from '../nutrient/index.js';
 import type { OrganicClass } from './organicClass.js';
 
 /** Traits that decide what may not be mixed and what must be said beside a material. */
-export type Trait = 'ammonium' | 'urea' | 'ammoniumNitrate' | 'lime' | 'calciumSalt' | 'sulfate' | 'phosphate' | 'superphosphate' | 'chloride' | 'sodium' | 'dusty' | 'pathogens' | 'oxidiser' | 'metals' | 'poisonousToPets';
+export type Trait =
+  | 'ammonium'
+  | 'urea'
+  | 'ammoniumNitrate'
+  | 'lime'
+  | 'calciumSalt'
+  | 'sulfate'
+  | 'phosphate'
+  | 'superphosphate'
+  | 'chloride'
+  | 'sodium'
+  | 'dusty'
+  | 'pathogens'
+  | 'oxidiser'
+  | 'metals'
+  | 'poisonousToPets';
 
 /** A generic ingredient as it appears on a "derived from" line. */
 export interface Material {
@@ -36,25 +51,70 @@ const material = (name: string, contains: string, extra: Extra = {}): Material =
 /** Materials the program knows by name. Elements from their chemistry; classes from domain practice. */
 export const MATERIALS: readonly Material[] = [
   material('urea', 'N', { nitrogen: ['urea'], traits: ['urea'] }),
-  material('polymer-coated urea', 'N', { aliases: ['coated urea', 'sulfur-coated urea'], nitrogen: ['urea', 'coated'], traits: ['urea'] }),
-  material('ammonium sulfate', 'N S', { aliases: ['sulfate of ammonia', 'ammonium sulphate'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'sulfate'] }),
-  material('ammonium nitrate', 'N', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['ammonium', 'ammoniumNitrate', 'oxidiser'] }),
-  material('calcium ammonium nitrate', 'N Ca', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['ammonium', 'calciumSalt', 'oxidiser'] }),
+  material('polymer-coated urea', 'N', {
+    aliases: ['coated urea', 'sulfur-coated urea'],
+    nitrogen: ['urea', 'coated'],
+    traits: ['urea'],
+  }),
+  material('ammonium sulfate', 'N S', {
+    aliases: ['sulfate of ammonia', 'ammonium sulphate'],
+    nitrogen: ['ammoniacal'],
+    traits: ['ammonium', 'sulfate'],
+  }),
+  material('ammonium nitrate', 'N', {
+    nitrogen: ['nitrate', 'ammoniacal'],
+    traits: ['ammonium', 'ammoniumNitrate', 'oxidiser'],
+  }),
+  material('calcium ammonium nitrate', 'N Ca', {
+    nitrogen: ['nitrate', 'ammoniacal'],
+    traits: ['ammonium', 'calciumSalt', 'oxidiser'],
+  }),
   material('calcium nitrate', 'N Ca', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['calciumSalt', 'oxidiser'] }),
-  material('potassium nitrate', 'N K', { aliases: ['nitrate of potash', 'saltpetre'], nitrogen: ['nitrate'], traits: ['oxidiser'] }),
-  material('sodium nitrate', 'N Na', { aliases: ['nitrate of soda'], nitrogen: ['nitrate'], traits: ['sodium', 'oxidiser'] }),
+  material('potassium nitrate', 'N K', {
+    aliases: ['nitrate of potash', 'saltpetre'],
+    nitrogen: ['nitrate'],
+    traits: ['oxidiser'],
+  }),
+  material('sodium nitrate', 'N Na', {
+    aliases: ['nitrate of soda'],
+    nitrogen: ['nitrate'],
+    traits: ['sodium', 'oxidiser'],
+  }),
   material('magnesium nitrate', 'N Mg', { nitrogen: ['nitrate'], traits: ['oxidiser'] }),
-  material('monoammonium phosphate', 'N P', { aliases: ['map', 'ammonium dihydrogen phosphate'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
-  material('diammonium phosphate', 'N P', { aliases: ['dap'], nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('monoammonium phosphate', 'N P', {
+    aliases: ['map', 'ammonium dihydrogen phosphate'],
+    nitrogen: ['ammoniacal'],
+    traits: ['ammonium', 'phosphate'],
+  }),
+  material('diammonium phosphate', 'N P', {
+    aliases: ['dap'],
+    nitrogen: ['ammoniacal'],
+    traits: ['ammonium', 'phosphate'],
+  }),
   material('ammonium phosphate', 'N P', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
-  material('monopotassium phosphate', 'P K', { aliases: ['mkp', 'potassium dihydrogen phosphate'], traits: ['phosphate'] }),
-  material('superphosphate', 'P Ca S', { aliases: ['single superphosphate'], traits: ['superphosphate', 'phosphate', 'calciumSalt', 'sulfate'] }),
+  material('monopotassium phosphate', 'P K', {
+    aliases: ['mkp', 'potassium dihydrogen phosphate'],
+    traits: ['phosphate'],
+  }),
+  material('superphosphate', 'P Ca S', {
+    aliases: ['single superphosphate'],
+    traits: ['superphosphate', 'phosphate', 'calciumSalt', 'sulfate'],
+  }),
   material('triple superphosphate', 'P Ca', { traits: ['superphosphate', 'phosphate', 'calciumSalt'] }),
-  material('rock phosphate', 'P Ca', { aliases: ['phosphate rock', 'soft rock phosphate'], traits: ['dusty', 'metals'] }),
+  material('rock phosphate', 'P Ca', {
+    aliases: ['phosphate rock', 'soft rock phosphate'],
+    traits: ['dusty', 'metals'],
+  }),
   material('bone meal', 'N P Ca', { aliases: ['steamed bone meal'], organic: 'animalMeal', traits: ['dusty'] }),
-  material('potassium sulfate', 'K S', { aliases: ['sulfate of potash', 'potassium sulphate', 'sulphate of potash'], traits: ['sulfate'] }),
+  material('potassium sulfate', 'K S', {
+    aliases: ['sulfate of potash', 'potassium sulphate', 'sulphate of potash'],
+    traits: ['sulfate'],
+  }),
   material('potassium chloride', 'K Cl', { aliases: ['muriate of potash', 'muriate'], traits: ['chloride'] }),
-  material('potassium magnesium sulfate', 'K Mg S', { aliases: ['sulfate of potash magnesia', 'langbeinite'], traits: ['sulfate'] }),
+  material('potassium magnesium sulfate', 'K Mg S', {
+    aliases: ['sulfate of potash magnesia', 'langbeinite'],
+    traits: ['sulfate'],
+  }),
   material('magnesium sulfate', 'Mg S', { aliases: ['epsom salt', 'magnesium sulphate'], traits: ['sulfate'] }),
   material('kieserite', 'Mg S', { aliases: ['magnesium sulfate monohydrate'], traits: ['sulfate'] }),
   material('gypsum', 'Ca S', { aliases: ['calcium sulfate', 'calcium sulphate'], traits: ['calciumSalt', 'sulfate'] }),
@@ -85,8 +145,16 @@ export const MATERIALS: readonly Material[] = [
   material('cottonseed meal', 'N K P', { organic: 'seedMeal' }),
   material('rape meal', 'N K P S', { aliases: ['rapeseed meal', 'canola meal'], organic: 'seedMeal' }),
   material('alfalfa meal', 'N K Ca', { aliases: ['lucerne meal'], organic: 'alfalfaMeal' }),
-  material('poultry manure', 'N P K Ca Mg S', { aliases: ['chicken manure', 'poultry litter', 'dried poultry manure'], organic: 'poultryManure', traits: ['pathogens'] }),
-  material('composted manure', 'N P K Ca Mg', { aliases: ['composted cattle manure'], organic: 'compostedManure', traits: ['pathogens'] }),
+  material('poultry manure', 'N P K Ca Mg S', {
+    aliases: ['chicken manure', 'poultry litter', 'dried poultry manure'],
+    organic: 'poultryManure',
+    traits: ['pathogens'],
+  }),
+  material('composted manure', 'N P K Ca Mg', {
+    aliases: ['composted cattle manure'],
+    organic: 'compostedManure',
+    traits: ['pathogens'],
+  }),
   material('green compost', 'N P K Ca Mg', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
   material('green cuttings', 'N K Ca', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
   material('straw', 'N P K Ca', { organic: 'straw' }),
@@ -109,15 +177,31 @@ export const MATERIALS: readonly Material[] = [
   material('mushroom compost', 'N P K Ca S', { organic: 'greenCompost' }),
   material('worm compost', 'N P K Ca', { aliases: ['vermicompost', 'worm castings'], organic: 'greenCompost' }),
   material('leaf mould', 'N K', { aliases: ['leaf mold'], organic: 'greenCompost' }),
-  material('biosolids', 'N P Fe', { aliases: ['sewage sludge'], organic: 'poultryManure', traits: ['pathogens', 'metals'] }),
+  material('biosolids', 'N P Fe', {
+    aliases: ['sewage sludge'],
+    organic: 'poultryManure',
+    traits: ['pathogens', 'metals'],
+  }),
   material('sawdust', 'K', { organic: 'woodChips', traits: ['dusty'] }),
   material('coffee grounds', 'N K', { aliases: ['spent coffee grounds'], organic: 'wholeGrain' }),
   material('biochar', 'N P K Ca', { organic: 'woodChips', traits: ['dusty'] }),
   material('eggshell', 'Ca N P', { aliases: ['eggshells'], organic: 'greenCompost', traits: ['lime'] }),
   material('fish hydrolysate', 'N P', { aliases: ['fish emulsion'], organic: 'animalMeal' }),
-  material('diluted urine', 'N P K Na Cl', { aliases: ['urine'], nitrogen: ['urea', 'ammoniacal'], traits: ['urea', 'pathogens', 'sodium'] }),
-  material('seaweed', 'K Na Cl N Ca S', { aliases: ['kelp', 'kelp meal', 'seaweed extract'], organic: 'alfalfaMeal', traits: ['metals', 'sodium'] }),
-  material('nettle ferment', 'N K Ca', { nitrogen: ['ammoniacal', 'waterSolubleOrganic'], organic: 'greenCuttings', traits: ['pathogens'] }),
+  material('diluted urine', 'N P K Na Cl', {
+    aliases: ['urine'],
+    nitrogen: ['urea', 'ammoniacal'],
+    traits: ['urea', 'pathogens', 'sodium'],
+  }),
+  material('seaweed', 'K Na Cl N Ca S', {
+    aliases: ['kelp', 'kelp meal', 'seaweed extract'],
+    organic: 'alfalfaMeal',
+    traits: ['metals', 'sodium'],
+  }),
+  material('nettle ferment', 'N K Ca', {
+    nitrogen: ['ammoniacal', 'waterSolubleOrganic'],
+    organic: 'greenCuttings',
+    traits: ['pathogens'],
+  }),
   material('water', ''),
 ];
 
@@ -126,11 +210,19 @@ for (const m of MATERIALS) for (const name of [m.key, m.name, ...m.aliases]) byN
 
 /** The known material a word on a "derived from" line names, or undefined when the program does not know it. */
 export const findMaterial = (name: string): Material | undefined =>
-  byName.get(name.trim().toLowerCase().replace(/\s+/g, ' ').replace(/sulphate/g, 'sulfate')) ??
-  byName.get(name.trim().toLowerCase());
+  byName.get(
+    name
+      .trim()
+      .toLowerCase()
+      .replace(/\s+/g, ' ')
+      .replace(/sulphate/g, 'sulfate'),
+  ) ?? byName.get(name.trim().toLowerCase());
 
 /** The known materials of a list, and whether every entry was known. */
-export function readIngredients(derivedFrom: readonly string[]): { readonly known: readonly Material[]; readonly complete: boolean } {
+export function readIngredients(derivedFrom: readonly string[]): {
+  readonly known: readonly Material[];
+  readonly complete: boolean;
+} {
   const known = derivedFrom.map(findMaterial).filter((m): m is Material => m !== undefined);
   return { known, complete: derivedFrom.length > 0 && known.length === derivedFrom.length };
 }

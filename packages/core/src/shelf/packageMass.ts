@@ -2,9 +2,7 @@ import { constant, literal, product as times, type Figure } from '../figure/inde
 import { unitOf } from '../quantity/index.js';
 import type { Offer, Product } from './product.js';
 
-export type PackageMass =
-  | { readonly kind: 'figure'; readonly figure: Figure }
-  | { readonly kind: 'needsDensity' };
+export type PackageMass = { readonly kind: 'figure'; readonly figure: Figure } | { readonly kind: 'needsDensity' };
 
 /**
  * Mass of a package in kg: by weight as it is, by volume through the bulk density.
@@ -15,7 +13,12 @@ export function packageMass(product: Pick<Product, 'densityKgPerL'>, offer: Pick
   const size = literal('package size', offer.size, unit.symbol, 'label', 'product record');
   const canonical = unit.dimension === 'mass' ? 'kg' : 'L';
   const converted =
-    unit.factor === 1 ? size : times('package size', canonical, [size, constant(`${canonical} per ${unit.symbol}`, unit.factor, `${canonical}/${unit.symbol}`, 'by definition')]);
+    unit.factor === 1
+      ? size
+      : times('package size', canonical, [
+          size,
+          constant(`${canonical} per ${unit.symbol}`, unit.factor, `${canonical}/${unit.symbol}`, 'by definition'),
+        ]);
   if (unit.dimension === 'mass') return { kind: 'figure', figure: converted };
   if (product.densityKgPerL === undefined) return { kind: 'needsDensity' };
   const density = literal('density', product.densityKgPerL, 'kg/L', 'label', 'product record');

@@ -9,10 +9,13 @@ export type DeclaredValue =
   | { readonly kind: 'below'; readonly limit: number };
 
 /** A basis with the word for what only an extract holds, as forms and files write it. @example basisWord('P2O5', 'available') // 'P2O5 available' */
-export const basisWord = (basis: Basis, extract: AnalysisFigure['extract']): string => (extract ? `${basis} ${extract}` : basis);
+export const basisWord = (basis: Basis, extract: AnalysisFigure['extract']): string =>
+  extract ? `${basis} ${extract}` : basis;
 /** The basis and the extract in such a word. */
 export const readBasisWord = (word: string): Pick<AnalysisFigure, 'basis' | 'extract'> =>
-  word.endsWith(' available') ? { basis: word.slice(0, -' available'.length) as Basis, extract: 'available' } : { basis: word as Basis };
+  word.endsWith(' available')
+    ? { basis: word.slice(0, -' available'.length) as Basis, extract: 'available' }
+    : { basis: word as Basis };
 
 /** Units an analysis is declared in. The last two are mass per volume and need a density. */
 export const ANALYSIS_UNITS = ['%', 'g/kg', 'mg/kg', '% w/v', 'g/L'] as const;

@@ -1,5 +1,16 @@
 import { Readable } from 'node:stream';
-import { Body, Controller, Get, HttpCode, Module, Param, ParseUUIDPipe, Post, Query, StreamableFile } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Module,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
@@ -76,7 +87,10 @@ class WorkspaceController {
 
   @Get('export')
   export(): StreamableFile {
-    return new StreamableFile(Readable.from(this.exchange.export()), { type: 'application/json', disposition: 'attachment; filename="wheat-ledger.json"' });
+    return new StreamableFile(Readable.from(this.exchange.export()), {
+      type: 'application/json',
+      disposition: 'attachment; filename="wheat-ledger.json"',
+    });
   }
 
   @Get('schema')
@@ -92,5 +106,9 @@ class WorkspaceController {
   }
 }
 
-@Module({ imports: [GroundModule, ShelfModule, MixModule, ClaimsModule], controllers: [JournalController, ImportsController, WorkspaceController], providers: [Stores, JournalService, ExchangeService] })
+@Module({
+  imports: [GroundModule, ShelfModule, MixModule, ClaimsModule],
+  controllers: [JournalController, ImportsController, WorkspaceController],
+  providers: [Stores, JournalService, ExchangeService],
+})
 export class BookModule {}

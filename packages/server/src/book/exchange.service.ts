@@ -1,7 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
-import { ofToday, validateInput, WORKSPACE_FORMAT, WORKSPACE_LISTS, WORKSPACE_VERSION, type AttachmentInput, type FieldProblem, type ImportReport, type Kept, type WorkspaceList } from '@wheat-ledger/contract';
+import {
+  ofToday,
+  validateInput,
+  WORKSPACE_FORMAT,
+  WORKSPACE_LISTS,
+  WORKSPACE_VERSION,
+  type AttachmentInput,
+  type FieldProblem,
+  type ImportReport,
+  type Kept,
+  type WorkspaceList,
+} from '@wheat-ledger/contract';
 import { ProblemException } from '../common/problems.js';
 import type { NewRecord } from '../common/recordStore.js';
 import { WORKSPACE_INPUTS } from '../common/workspaceInputs.js';
@@ -22,7 +33,8 @@ interface Candidate extends NewRecord<object> {
 /** Thrown inside the transaction of a trial run to take everything back. */
 class TakeBack extends Error {}
 
-const unreadable = (detail: string): ProblemException => new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, detail);
+const unreadable = (detail: string): ProblemException =>
+  new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, detail);
 
 /** The whole workspace out to one file, and back in. */
 @Injectable()
@@ -95,7 +107,8 @@ export class ExchangeService {
           const refused = await store.createMany(fresh, batch);
           alreadyHere += mine.length - fresh.length;
           added += fresh.length - refused.size;
-          for (const [i, found] of refused) problems.push(...found.map((p) => ({ path: `${fresh[i]?.path}.${p.path}`, message: p.message })));
+          for (const [i, found] of refused)
+            problems.push(...found.map((p) => ({ path: `${fresh[i]?.path}.${p.path}`, message: p.message })));
         }
         if (!write || problems.length > 0) throw new TakeBack();
       });
@@ -103,7 +116,13 @@ export class ExchangeService {
     await attempt().catch((error: unknown) => {
       if (!(error instanceof TakeBack)) throw error;
     });
-    return { found, added, alreadyHere, problems: problems.slice(0, MOST_PROBLEMS), ...writtenAs(write && problems.length === 0, batch) };
+    return {
+      found,
+      added,
+      alreadyHere,
+      problems: problems.slice(0, MOST_PROBLEMS),
+      ...writtenAs(write && problems.length === 0, batch),
+    };
   }
 
   /** Takes the bytes in, each proven to be what its name says. */
@@ -112,10 +131,14 @@ export class ExchangeService {
     if (!Array.isArray(contents)) throw unreadable('Expected contents as a list.');
     const problems: FieldProblem[] = [];
     for (const [i, content] of (contents as readonly unknown[]).entries()) {
-      const { sha256, base64 } = (typeof content === 'object' && content !== null ? content : {}) as { sha256?: unknown; base64?: unknown };
+      const { sha256, base64 } = (typeof content === 'object' && content !== null ? content : {}) as {
+        sha256?: unknown;
+        base64?: unknown;
+      };
       try {
         const kept = await this.attachments.keep(Buffer.from(typeof base64 === 'string' ? base64 : '', 'base64'));
-        if (kept.sha256 !== sha256) problems.push({ path: `contents.${i}.sha256`, message: 'These bytes are not what their name says.' });
+        if (kept.sha256 !== sha256)
+          problems.push({ path: `contents.${i}.sha256`, message: 'These bytes are not what their name says.' });
       } catch (error) {
         if (!(error instanceof ProblemException)) throw error;
         problems.push({ path: `contents.${i}`, message: error.detail });
@@ -124,10 +147,16 @@ export class ExchangeService {
     return problems;
   }
 
-  private read(file: unknown): { readonly candidates: readonly Candidate[]; readonly found: ImportReport['found']; readonly problems: FieldProblem[] } {
-    if (typeof file !== 'object' || file === null || (file as { format?: unknown }).format !== WORKSPACE_FORMAT) throw unreadable(`Expected a file whose format is "${WORKSPACE_FORMAT}".`);
+  private read(file: unknown): {
+    readonly candidates: readonly Candidate[];
+    readonly found: ImportReport['found'];
+    readonly problems: FieldProblem[];
+  } {
+    if (typeof file !== 'object' || file === null || (file as { format?: unknown }).format !== WORKSPACE_FORMAT)
+      throw unreadable(`Expected a file whose format is "${WORKSPACE_FORMAT}".`);
     const { version } = file as { version?: unknown };
-    if (version !== WORKSPACE_VERSION) throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
+    if (version !== WORKSPACE_VERSION)
+      throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
     const lists = file as Readonly<Partial<Record<WorkspaceList, unknown>>>;
     const problems: FieldProblem[] = [];
     const found = Object.fromEntries(WORKSPACE_LISTS.map(({ list }) => [list, 0])) as Record<WorkspaceList, number>;
@@ -135,24 +164,37 @@ export class ExchangeService {
       const records = lists[list] ?? [];
       if (!Array.isArray(records)) throw unreadable(`Expected ${list} as a list.`);
       found[list] = records.length;
-      if (records.length > MOST_RECORDS) throw unreadable(`Read ${records.length} ${list}, expected at most ${MOST_RECORDS}.`);
+      if (records.length > MOST_RECORDS)
+        throw unreadable(`Read ${records.length} ${list}, expected at most ${MOST_RECORDS}.`);
       return records.flatMap((record: unknown, i): Candidate[] => {
         const path = `${list}.${i}`;
-        const { id, removed, ...input } = (typeof record === 'object' && record !== null ? record : {}) as { id?: unknown; removed?: unknown };
-        if (typeof id !== 'string' || !UUID.test(id)) problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
+        const { id, removed, ...input } = (typeof record === 'object' && record !== null ? record : {}) as {
+          id?: unknown;
+          removed?: unknown;
+        };
+        if (typeof id !== 'string' || !UUID.test(id))
+          problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
         const result = validateInput(WORKSPACE_INPUTS[list], ofToday(kind, input));
-        if (!result.ok) problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));
-        return result.ok && typeof id === 'string' && UUID.test(id) ? [{ list, path, id, removed: removed === true, input: result.value }] : [];
+        if (!result.ok)
+          problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));
+        return result.ok && typeof id === 'string' && UUID.test(id)
+          ? [{ list, path, id, removed: removed === true, input: result.value }]
+          : [];
       });
     });
     return { candidates, found, problems };
   }
 }
 
-const writtenAs = (written: boolean, batch: string): Pick<ImportReport, 'written' | 'batch'> => ({ written, batch: written ? batch : null });
+const writtenAs = (written: boolean, batch: string): Pick<ImportReport, 'written' | 'batch'> => ({
+  written,
+  batch: written ? batch : null,
+});
 
 /** What the server adds to an input stays behind, but for the id and whether it was taken out. */
 function exchanged(record: Kept): object {
-  const own = Object.fromEntries(Object.entries(record).filter(([field]) => !['version', 'updatedAt', 'deletedAt'].includes(field)));
+  const own = Object.fromEntries(
+    Object.entries(record).filter(([field]) => !['version', 'updatedAt', 'deletedAt'].includes(field)),
+  );
   return record.deletedAt === null ? own : { ...own, removed: true };
 }

@@ -19,7 +19,17 @@ export type AnyStore = RecordStore<Stored, object>;
 export class Stores {
   private readonly byKind: Readonly<Record<RecordKind, unknown>>;
 
-  constructor(plot: PlotStore, product: ProductStore, recipe: RecipeStore, claim: ClaimStore, soil: SoilReportStore, attachment: AttachmentStore, jar: JarTestStore, logger: LoggerStore, filter: ShelfFilterStore) {
+  constructor(
+    plot: PlotStore,
+    product: ProductStore,
+    recipe: RecipeStore,
+    claim: ClaimStore,
+    soil: SoilReportStore,
+    attachment: AttachmentStore,
+    jar: JarTestStore,
+    logger: LoggerStore,
+    filter: ShelfFilterStore,
+  ) {
     this.byKind = { plot, product, recipe, claim, soil, attachment, jar, logger, filter };
   }
 

@@ -7,7 +7,8 @@ export interface Cursor {
   readonly id: string;
 }
 
-export const encodeCursor = ({ name, id }: Cursor): string => Buffer.from(JSON.stringify([name, id])).toString('base64url');
+export const encodeCursor = ({ name, id }: Cursor): string =>
+  Buffer.from(JSON.stringify([name, id])).toString('base64url');
 
 export function decodeCursor(text: string): Cursor {
   try {
@@ -16,5 +17,9 @@ export function decodeCursor(text: string): Cursor {
   } catch {
     // falls through to the refusal below
   }
-  throw new ProblemException('bad-cursor', HttpStatus.BAD_REQUEST, 'The place to go on from could not be read. Start the list again.');
+  throw new ProblemException(
+    'bad-cursor',
+    HttpStatus.BAD_REQUEST,
+    'The place to go on from could not be read. Start the list again.',
+  );
 }

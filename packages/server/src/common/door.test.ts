@@ -4,7 +4,9 @@ import { loadSample } from '../database/sample.js';
 import { product, startApp, type TestApp } from '../../test/app.js';
 
 let t: TestApp;
-beforeAll(async () => { t = await startApp(); });
+beforeAll(async () => {
+  t = await startApp();
+});
 afterAll(() => t.close());
 
 /** A request whose headers are exactly as given, which fetch and supertest would mend. */
@@ -42,9 +44,21 @@ test('sends a policy that allows no foreign script, and no sniffing', async () =
 
 test('describes itself: every route and every field of the contract', async () => {
   const { body } = await t.http.get('/api/docs-json').expect(200);
-  expect(Object.keys(body.paths)).toEqual(expect.arrayContaining(['/api/v1/products', '/api/v1/products/{id}', '/api/v1/plots', '/api/v1/recipes', '/api/v1/claims', '/api/v1/journal', '/api/v1/health']));
+  expect(Object.keys(body.paths)).toEqual(
+    expect.arrayContaining([
+      '/api/v1/products',
+      '/api/v1/products/{id}',
+      '/api/v1/plots',
+      '/api/v1/recipes',
+      '/api/v1/claims',
+      '/api/v1/journal',
+      '/api/v1/health',
+    ]),
+  );
   const schema = body.components.schemas.ProductInput;
-  expect(Object.keys(schema.properties)).toEqual(expect.arrayContaining(['name', 'analysis', 'offers', 'derivedFrom', 'densityKgPerL']));
+  expect(Object.keys(schema.properties)).toEqual(
+    expect.arrayContaining(['name', 'analysis', 'offers', 'derivedFrom', 'densityKgPerL']),
+  );
   expect(schema.properties.analysis.items.$ref).toMatch(/AnalysisFigureInput/);
   expect(schema.required).toContain('name');
   expect(schema.required).not.toContain('densityKgPerL');
@@ -52,30 +66,79 @@ test('describes itself: every route and every field of the contract', async () =
 });
 
 test('an unknown route is a problem, not a page', async () => {
-  const { body } = await t.http.get('/api/v1/nothing').expect(404).expect('Content-Type', /problem\+json/);
+  const { body } = await t.http
+    .get('/api/v1/nothing')
+    .expect(404)
+    .expect('Content-Type', /problem\+json/);
   expect(body.status).toBe(404);
 });
 
 test('the schema is what the entities say: no migration is missing', async () => {
   const orm = t.app.get(MikroORM);
   expect(await orm.getMigrator().getPendingMigrations()).toEqual([]);
-  const columns = await orm.em.fork().getConnection().execute(`select table_name, column_name from information_schema.columns where table_schema = 'public'`);
-  const known = new Set((columns as { table_name: string; column_name: string }[]).map((c) => `${c.table_name}.${c.column_name}`));
-  for (const meta of Object.values(orm.getMetadata().getAll())) for (const property of meta.props.filter((p) => p.persist !== false)) for (const column of (property.fieldNames as string[] | undefined) ?? []) expect(known).toContain(`${meta.tableName}.${column}`);
+  const columns = await orm.em
+    .fork()
+    .getConnection()
+    .execute(`select table_name, column_name from information_schema.columns where table_schema = 'public'`);
+  const known = new Set(
+    (columns as { table_name: string; column_name: string }[]).map((c) => `${c.table_name}.${c.column_name}`),
+  );
+  for (const meta of Object.values(orm.getMetadata().getAll()))
+    for (const property of meta.props.filter((p) => p.persist !== false))
+      for (const column of (property.fieldNames as string[] | undefined) ?? [])
+        expect(known).toContain(`${meta.tableName}.${column}`);
 });
 
 test('plots, recipes and claims are kept; what they point to must exist', async () => {
   const { body: made } = await t.http.post('/api/v1/products').send(product()).expect(201);
-  await t.http.post('/api/v1/claims').send({ statement: 'It feeds', saidBy: '', productId: made.id, crop: 'wheat', needs: ['N', 'N'] }).expect(201).expect((r) => expect(r.body.needs).toEqual(['N']));
-  const lost = await t.http.post('/api/v1/claims').send({ statement: 'It feeds', saidBy: '', productId: '00000000-0000-4000-8000-00000000dead', crop: 'wheat', needs: [] }).expect(422);
+  await t.http
+    .post('/api/v1/claims')
+    .send({ statement: 'It feeds', saidBy: '', productId: made.id, crop: 'wheat', needs: ['N', 'N'] })
+    .expect(201)
+    .expect((r) => expect(r.body.needs).toEqual(['N']));
+  const lost = await t.http
+    .post('/api/v1/claims')
+    .send({
+      statement: 'It feeds',
+      saidBy: '',
+      productId: '00000000-0000-4000-8000-00000000dead',
+      crop: 'wheat',
+      needs: [],
+    })
+    .expect(422);
   expect(lost.body.errors[0].path).toBe('productId');
-  await t.http.post('/api/v1/recipes').send({ name: 'Mix', target: '6-3-5', strength: 'grade', tolerance: 0.1, by: 'weight', batchKg: 10, parts: [{ productId: made.id, parts: 2 }] }).expect(201);
-  const unread = await t.http.post('/api/v1/recipes').send({ name: 'Mix', target: 'lots', strength: 'grade', tolerance: 0.1, by: 'weight', batchKg: 10, parts: [] }).expect(422);
+  await t.http
+    .post('/api/v1/recipes')
+    .send({
+      name: 'Mix',
+      target: '6-3-5',
+      strength: 'grade',
+      tolerance: 0.1,
+      by: 'weight',
+      batchKg: 10,
+      parts: [{ productId: made.id, parts: 2 }],
+    })
+    .expect(201);
+  const unread = await t.http
+    .post('/api/v1/recipes')
+    .send({ name: 'Mix', target: 'lots', strength: 'grade', tolerance: 0.1, by: 'weight', batchKg: 10, parts: [] })
+    .expect(422);
   expect(unread.body.errors[0]).toMatchObject({ path: 'target', message: expect.stringContaining('expected a grade') });
-  const plot = { name: 'Bed', areaM2: 12, crop: 'leek', medium: 'mineralSoil', texture: 'loam', temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 }, plantedOn: '2026-04-01' };
+  const plot = {
+    name: 'Bed',
+    areaM2: 12,
+    crop: 'leek',
+    medium: 'mineralSoil',
+    texture: 'loam',
+    temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
+    plantedOn: '2026-04-01',
+  };
   const { body: bed } = await t.http.post('/api/v1/plots').send(plot).expect(201);
   expect(bed).toMatchObject(plot);
-  await t.http.post('/api/v1/plots').send({ ...plot, temperature: { kind: 'monthly', meansC: [1, 2, 3] } }).expect(422);
+  await t.http
+    .post('/api/v1/plots')
+    .send({ ...plot, temperature: { kind: 'monthly', meansC: [1, 2, 3] } })
+    .expect(422);
 });
 
 test('the sample comes through the same door as user input, once, and marks its claims as sample', async () => {
@@ -94,7 +157,10 @@ test('the sample comes through the same door as user input, once, and marks its 
 
 test('what was confirmed is there after the server starts anew on the same database', async () => {
   const first = await startApp();
-  const { body: made } = await first.http.post('/api/v1/products').send(product({ name: 'Stays' })).expect(201);
+  const { body: made } = await first.http
+    .post('/api/v1/products')
+    .send(product({ name: 'Stays' }))
+    .expect(201);
   await first.close();
   const second = await startApp(first.databaseUrl);
   expect((await second.http.get(`/api/v1/products/${made.id}`)).body.name).toBe('Stays');

@@ -1,4 +1,11 @@
-import { toClaim, toProduct, toSite, type ClaimRecord, type PlotRecord, type ProductRecord } from '@wheat-ledger/contract';
+import {
+  toClaim,
+  toProduct,
+  toSite,
+  type ClaimRecord,
+  type PlotRecord,
+  type ProductRecord,
+} from '@wheat-ledger/contract';
 import { contentCheck, labelChecks, siteSoilTemperature } from '@wheat-ledger/core';
 import { loadSample } from '../database/sample.js';
 import { startApp, type TestApp } from '../../test/app.js';
@@ -10,9 +17,31 @@ beforeAll(async () => {
 });
 afterAll(() => t.close());
 
-const PATHS = ['plots', 'products', 'recipes', 'claims', 'soil-reports', 'jar-tests', 'loggers', 'shelf-filters'] as const;
+const PATHS = [
+  'plots',
+  'products',
+  'recipes',
+  'claims',
+  'soil-reports',
+  'jar-tests',
+  'loggers',
+  'shelf-filters',
+] as const;
 /** What may stand where something else belongs. */
-const HOSTILE: readonly unknown[] = [null, [], [null], {}, 'x', '', -1, 1e308, true, '\u0000', [[]], { kind: 'number' }];
+const HOSTILE: readonly unknown[] = [
+  null,
+  [],
+  [null],
+  {},
+  'x',
+  '',
+  -1,
+  1e308,
+  true,
+  '\u0000',
+  [[]],
+  { kind: 'number' },
+];
 /** Keys that are tried once, whichever entry of a list they are found in. */
 const MOST_PER_LIST = 1;
 
@@ -23,7 +52,12 @@ const isTree = (v: unknown): v is Tree => typeof v === 'object' && v !== null;
 const placesOf = (value: unknown, path: readonly string[] = []): readonly (readonly string[])[] => {
   if (!isTree(value)) return [path];
   const entries = Object.entries(value);
-  return [path, ...(Array.isArray(value) ? entries.slice(0, MOST_PER_LIST) : entries).flatMap(([key, inner]) => placesOf(inner, [...path, key]))];
+  return [
+    path,
+    ...(Array.isArray(value) ? entries.slice(0, MOST_PER_LIST) : entries).flatMap(([key, inner]) =>
+      placesOf(inner, [...path, key]),
+    ),
+  ];
 };
 
 /** The input with something else at a place, or with nothing there. */
@@ -32,44 +66,73 @@ function put(value: unknown, [key, ...rest]: readonly string[], other: unknown):
   if (Array.isArray(value)) return value.map((v, i) => (String(i) === key ? put(v, rest, other) : (v as unknown)));
   const tree = value as Tree;
   const inner = put(tree[key], rest, other);
-  return inner === undefined ? Object.fromEntries(Object.entries(tree).filter(([k]) => k !== key)) : { ...tree, [key]: inner };
+  return inner === undefined
+    ? Object.fromEntries(Object.entries(tree).filter(([k]) => k !== key))
+    : { ...tree, [key]: inner };
 }
 
-const inputOf = (record: Tree): Tree => Object.fromEntries(Object.entries(record).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)));
+const inputOf = (record: Tree): Tree =>
+  Object.fromEntries(
+    Object.entries(record).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)),
+  );
 
 /** The fullest record of a kind, so that most fields are met. */
 async function fullest(path: string): Promise<Tree> {
-  if (path === 'shelf-filters') return { name: 'Strong', filter: { text: 'meal', nutrient: 'N', atLeastPercent: 5, form: 'meal', origin: 'animal', organic: 'yes', priced: true, inStock: false } };
+  if (path === 'shelf-filters')
+    return {
+      name: 'Strong',
+      filter: {
+        text: 'meal',
+        nutrient: 'N',
+        atLeastPercent: 5,
+        form: 'meal',
+        origin: 'animal',
+        organic: 'yes',
+        priced: true,
+        inStock: false,
+      },
+    };
   const { items } = (await t.http.get(`/api/v1/${path}?limit=500`)).body as { items: readonly Tree[] };
   const [most] = items.map(inputOf).sort((a, b) => placesOf(b).length - placesOf(a).length);
   if (!most) throw new Error(`The sample has no ${path}.`);
   return most;
 }
 
-test.each(PATHS)('whatever stands in any field of %s, it is taken or refused in words, and never breaks the server', async (path) => {
-  const input = await fullest(path);
-  await t.http.post(`/api/v1/${path}`).send(input).expect(201);
-  const broken: string[] = [];
-  let refused = 0;
-  for (const place of placesOf(input))
-    for (const other of [undefined, ...HOSTILE]) {
-      const sent = put(input, place, other);
-      const { status, body } = await t.http.post(`/api/v1/${path}`).send(isTree(sent) ? sent : JSON.stringify(sent)).set('Content-Type', 'application/json');
-      if (status === 422 || status === 400) refused += 1;
-      if (![201, 400, 422].includes(status)) broken.push(`${place.join('.')} = ${JSON.stringify(other)}: ${status}`);
-      else if (status !== 201 && !(body as { detail?: string }).detail) broken.push(`${place.join('.')} = ${JSON.stringify(other)}: refused without a word`);
-    }
-  expect(broken).toEqual([]);
-  expect(refused).toBeGreaterThan(20);
-});
+test.each(PATHS)(
+  'whatever stands in any field of %s, it is taken or refused in words, and never breaks the server',
+  async (path) => {
+    const input = await fullest(path);
+    await t.http.post(`/api/v1/${path}`).send(input).expect(201);
+    const broken: string[] = [];
+    let refused = 0;
+    for (const place of placesOf(input))
+      for (const other of [undefined, ...HOSTILE]) {
+        const sent = put(input, place, other);
+        const { status, body } = await t.http
+          .post(`/api/v1/${path}`)
+          .send(isTree(sent) ? sent : JSON.stringify(sent))
+          .set('Content-Type', 'application/json');
+        if (status === 422 || status === 400) refused += 1;
+        if (![201, 400, 422].includes(status)) broken.push(`${place.join('.')} = ${JSON.stringify(other)}: ${status}`);
+        else if (status !== 201 && !(body as { detail?: string }).detail)
+          broken.push(`${place.join('.')} = ${JSON.stringify(other)}: refused without a word`);
+      }
+    expect(broken).toEqual([]);
+    expect(refused).toBeGreaterThan(20);
+  },
+);
 
 test('what was taken all the same can be listed, exported and computed with', async () => {
-  const all = async <T>(path: string): Promise<readonly T[]> => ((await t.http.get(`/api/v1/${path}?limit=500`).expect(200)).body as { items: readonly T[] }).items;
+  const all = async <T>(path: string): Promise<readonly T[]> =>
+    ((await t.http.get(`/api/v1/${path}?limit=500`).expect(200)).body as { items: readonly T[] }).items;
   const products = new Map((await all<ProductRecord>('products')).map((p) => [p.id, toProduct(p, p.id)]));
   expect(products.size).toBeGreaterThan(30);
-  for (const product of products.values()) expect(labelChecks(product).filter((f) => f.severity === 'impossible')).toEqual([]);
-  for (const p of await all<PlotRecord>('plots')) expect(siteSoilTemperature(toSite(p), p.plantedOn, 30).filter(Number.isFinite)).toHaveLength(30);
-  for (const c of await all<ClaimRecord>('claims')) expect(contentCheck(toClaim(c, products.get(c.productId)!)).text).toMatch(/\w/);
+  for (const product of products.values())
+    expect(labelChecks(product).filter((f) => f.severity === 'impossible')).toEqual([]);
+  for (const p of await all<PlotRecord>('plots'))
+    expect(siteSoilTemperature(toSite(p), p.plantedOn, 30).filter(Number.isFinite)).toHaveLength(30);
+  for (const c of await all<ClaimRecord>('claims'))
+    expect(contentCheck(toClaim(c, products.get(c.productId)!)).text).toMatch(/\w/);
   await t.http.get('/api/v1/workspace/export').expect(200);
   await t.http.get('/api/v1/shelf/csv').expect(200);
 });

@@ -4,4 +4,9 @@ import { invalid } from './problems.js';
 
 /** Validates a body against a contract class, refusing fields it does not know. */
 export const inputPipe = (expectedType: Type): ValidationPipe =>
-  new ValidationPipe({ ...VALIDATION_OPTIONS, transform: true, expectedType, exceptionFactory: (errors) => invalid(fieldProblems(errors)) });
+  new ValidationPipe({
+    ...VALIDATION_OPTIONS,
+    transform: true,
+    expectedType,
+    exceptionFactory: (errors) => invalid(fieldProblems(errors)),
+  });

@@ -2,7 +2,8 @@ import { Transform } from 'class-transformer';
 import { IsBoolean, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 
 const asNumber = ({ value }: { value: unknown }): unknown => (typeof value === 'string' ? Number(value) : value);
-const asFlag = ({ value }: { value: unknown }): unknown => (value === 'true' ? true : value === 'false' ? false : value);
+const asFlag = ({ value }: { value: unknown }): unknown =>
+  value === 'true' ? true : value === 'false' ? false : value;
 
 /** How much of a list, from where. */
 export class ListQueryDto {

@@ -10,7 +10,10 @@ type Constructor = new () => object;
 /** The contract's input classes: the functions it exports that carry validation rules. */
 const inputClasses = (): readonly Constructor[] =>
   Object.entries(contract as Readonly<Record<string, unknown>>)
-    .filter(([name, value]) => name.endsWith('Input') && typeof value === 'function' && rulesOf(value as Constructor).length > 0)
+    .filter(
+      ([name, value]) =>
+        name.endsWith('Input') && typeof value === 'function' && rulesOf(value as Constructor).length > 0,
+    )
     .map(([, value]) => value as Constructor);
 
 const rulesOf = (Input: Constructor) => getMetadataStorage().getTargetValidationMetadatas(Input, '', false, false);
@@ -27,10 +30,17 @@ function describeContract(): void {
       const required = !own.some((r) => r.type === 'conditionalValidation');
       const scalar = has('isNumber') ? Number : has('isBoolean') ? Boolean : String;
       if (has('dailyValues')) {
-        ApiProperty({ required, type: 'array', items: { type: 'number', nullable: true } })(Input.prototype as object, field);
+        ApiProperty({ required, type: 'array', items: { type: 'number', nullable: true } })(
+          Input.prototype as object,
+          field,
+        );
         continue;
       }
-      const options = { required, isArray: has('isArray'), ...(choices ? { enum: [...choices] } : { type: nested ?? scalar }) };
+      const options = {
+        required,
+        isArray: has('isArray'),
+        ...(choices ? { enum: [...choices] } : { type: nested ?? scalar }),
+      };
       ApiProperty(options)(Input.prototype as object, field);
     }
   }
@@ -39,7 +49,10 @@ function describeContract(): void {
 /** Serves the page at /api/docs and the document at /api/docs-json. */
 export function serveOpenApi(app: INestApplication): void {
   describeContract();
-  const document = SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Wheat Ledger').setVersion('1').build());
+  const document = SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder().setTitle('Wheat Ledger').setVersion('1').build(),
+  );
   schemas = document.components?.schemas ?? {};
   SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs-json' });
 }
@@ -55,8 +68,20 @@ function inJsonSchema(_key: string, value: unknown): unknown {
 
 /** The JSON Schema of a workspace file, from the same rules that read it. */
 export function workspaceSchema(): object {
-  const defs = JSON.parse(JSON.stringify(schemas).replaceAll('#/components/schemas/', '#/$defs/'), inJsonSchema) as Record<string, unknown>;
-  const item = (name: string): object => ({ allOf: [{ $ref: `#/$defs/${name}` }, { type: 'object', required: ['id'], properties: { id: { type: 'string', format: 'uuid' }, removed: { const: true } } }] });
+  const defs = JSON.parse(
+    JSON.stringify(schemas).replaceAll('#/components/schemas/', '#/$defs/'),
+    inJsonSchema,
+  ) as Record<string, unknown>;
+  const item = (name: string): object => ({
+    allOf: [
+      { $ref: `#/$defs/${name}` },
+      {
+        type: 'object',
+        required: ['id'],
+        properties: { id: { type: 'string', format: 'uuid' }, removed: { const: true } },
+      },
+    ],
+  });
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Wheat Ledger workspace',
@@ -65,8 +90,20 @@ export function workspaceSchema(): object {
     properties: {
       format: { const: contract.WORKSPACE_FORMAT },
       version: { const: contract.WORKSPACE_VERSION },
-      contents: { type: 'array', items: { type: 'object', required: ['sha256', 'base64'], properties: { sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' }, base64: { type: 'string', contentEncoding: 'base64' } } } },
-      ...Object.fromEntries(Object.entries(WORKSPACE_INPUTS).map(([list, Input]) => [list, { type: 'array', items: item(Input.name) }])),
+      contents: {
+        type: 'array',
+        items: {
+          type: 'object',
+          required: ['sha256', 'base64'],
+          properties: {
+            sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' },
+            base64: { type: 'string', contentEncoding: 'base64' },
+          },
+        },
+      },
+      ...Object.fromEntries(
+        Object.entries(WORKSPACE_INPUTS).map(([list, Input]) => [list, { type: 'array', items: item(Input.name) }]),
+      ),
     },
     $defs: defs,
   };

@@ -21,6 +21,11 @@ function originAllowed(origin: string | undefined): boolean {
 export function loopbackOnly(request: Request, response: Response, next: NextFunction): void {
   const host = hostName(request.headers.host ?? '');
   if (LOOPBACK.has(host) && originAllowed(request.headers.origin)) return next();
-  const problem: Problem = { type: '/problems/foreign-origin', title: 'Not allowed from there', status: 403, detail: 'This server answers only to pages it served itself.' };
+  const problem: Problem = {
+    type: '/problems/foreign-origin',
+    title: 'Not allowed from there',
+    status: 403,
+    detail: 'This server answers only to pages it served itself.',
+  };
   response.status(403).type('application/problem+json').send(JSON.stringify(problem));
 }

@@ -7,16 +7,33 @@ import { conflict, invalid, ProblemException } from './problems.js';
 import { traceOf } from './traceOf.js';
 
 const TITLES: Readonly<Record<number, string>> = {
-  400: 'The request could not be read', 403: 'Not allowed from there', 404: 'Not found', 409: 'Changed elsewhere', 413: 'Too large',
-  415: 'Wrong kind of content', 422: 'The input does not fit', 428: 'Say which version you saw', 429: 'Too many requests', 503: 'Not ready',
+  400: 'The request could not be read',
+  403: 'Not allowed from there',
+  404: 'Not found',
+  409: 'Changed elsewhere',
+  413: 'Too large',
+  415: 'Wrong kind of content',
+  422: 'The input does not fit',
+  428: 'Say which version you saw',
+  429: 'Too many requests',
+  503: 'Not ready',
 };
 
 /** A body parser's own errors carry a status and are safe to name; everything else unknown is hidden. */
 const parserStatus = (error: unknown): number | undefined =>
-  error instanceof Error && 'status' in error && 'expose' in error && error.expose === true && typeof error.status === 'number' && error.status < 500 ? error.status : undefined;
+  error instanceof Error &&
+  'status' in error &&
+  'expose' in error &&
+  error.expose === true &&
+  typeof error.status === 'number' &&
+  error.status < 500
+    ? error.status
+    : undefined;
 
 const PARSER_WORDS: Readonly<Record<number, string>> = {
-  400: 'The body is not JSON that can be read.', 413: 'The body is larger than allowed.', 415: 'Expected a JSON body.',
+  400: 'The body is not JSON that can be read.',
+  413: 'The body is larger than allowed.',
+  415: 'Expected a JSON body.',
 };
 
 /** Every error leaves the server as RFC 9457 problem+json; what is not ours says nothing of its insides. */
@@ -33,14 +50,28 @@ export class ProblemFilter implements ExceptionFilter {
   }
 
   private toProblem(error: unknown): Problem {
-    const known = error instanceof OptimisticLockError ? conflict(undefined) : error instanceof DomainError ? invalid([{ path: error.path, message: error.message }]) : error;
+    const known =
+      error instanceof OptimisticLockError
+        ? conflict(undefined)
+        : error instanceof DomainError
+          ? invalid([{ path: error.path, message: error.message }])
+          : error;
     if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
     const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
-    if (status === undefined) return problemOf('internal', HttpStatus.INTERNAL_SERVER_ERROR, 'Something went wrong here. Nothing was saved.');
-    return problemOf(`http-${status}`, status, known instanceof HttpException ? known.message : (PARSER_WORDS[status] ?? 'The request could not be read.'));
+    if (status === undefined)
+      return problemOf('internal', HttpStatus.INTERNAL_SERVER_ERROR, 'Something went wrong here. Nothing was saved.');
+    return problemOf(
+      `http-${status}`,
+      status,
+      known instanceof HttpException ? known.message : (PARSER_WORDS[status] ?? 'The request could not be read.'),
+    );
   }
 }
 
 const problemOf = (code: string, status: number, detail: string, extra: object = {}): Problem => ({
-  type: `/problems/${code}`, title: TITLES[status] ?? 'Something went wrong', status, detail, ...extra,
+  type: `/problems/${code}`,
+  title: TITLES[status] ?? 'Something went wrong',
+  status,
+  detail,
+  ...extra,
 });

@@ -22,7 +22,17 @@ export const notFound = (kind: string): ProblemException =>
   new ProblemException('not-found', HttpStatus.NOT_FOUND, `There is no such ${kind} here.`);
 
 export const invalid = (errors: readonly FieldProblem[]): ProblemException =>
-  new ProblemException('invalid', HttpStatus.UNPROCESSABLE_ENTITY, errors.map((e) => e.message).join(' ') || 'The input does not fit.', { errors });
+  new ProblemException(
+    'invalid',
+    HttpStatus.UNPROCESSABLE_ENTITY,
+    errors.map((e) => e.message).join(' ') || 'The input does not fit.',
+    { errors },
+  );
 
 export const conflict = (current: unknown): ProblemException =>
-  new ProblemException('changed-elsewhere', HttpStatus.CONFLICT, 'It was changed elsewhere since you opened it. Both versions are kept: look at the newer one before saving yours.', { current });
+  new ProblemException(
+    'changed-elsewhere',
+    HttpStatus.CONFLICT,
+    'It was changed elsewhere since you opened it. Both versions are kept: look at the newer one before saving yours.',
+    { current },
+  );

@@ -1,4 +1,17 @@
-import { Body, Delete, Get, Headers, HttpCode, Param, ParseUUIDPipe, Post, Put, Query, Res, type Type } from '@nestjs/common';
+import {
+  Body,
+  Delete,
+  Get,
+  Headers,
+  HttpCode,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+  Res,
+  type Type,
+} from '@nestjs/common';
 import { ApiBody, ApiHeader } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { Kept, Page } from '@wheat-ledger/contract';
@@ -27,27 +40,43 @@ export function recordController<Input extends object>(Input: Type<Input>): Type
 
     @Post()
     @ApiBody({ type: Input })
-    async create(@Body(inputPipe(Input)) input: Input, @Res({ passthrough: true }) response: Response): Promise<Input & Kept> {
+    async create(
+      @Body(inputPipe(Input)) input: Input,
+      @Res({ passthrough: true }) response: Response,
+    ): Promise<Input & Kept> {
       return tagged(await this.store.create(input), response);
     }
 
     @Put(':id')
     @ApiBody({ type: Input })
     @ApiHeader({ name: 'If-Match', required: true })
-    async update(@Param('id', ID) id: string, @Headers('if-match') ifMatch: string | undefined, @Body(inputPipe(Input)) input: Input, @Res({ passthrough: true }) response: Response): Promise<Input & Kept> {
+    async update(
+      @Param('id', ID) id: string,
+      @Headers('if-match') ifMatch: string | undefined,
+      @Body(inputPipe(Input)) input: Input,
+      @Res({ passthrough: true }) response: Response,
+    ): Promise<Input & Kept> {
       return tagged(await this.store.update(id, versionFrom(ifMatch), input), response);
     }
 
     @Delete(':id')
     @ApiHeader({ name: 'If-Match', required: true })
-    async remove(@Param('id', ID) id: string, @Headers('if-match') ifMatch: string | undefined, @Res({ passthrough: true }) response: Response): Promise<Input & Kept> {
+    async remove(
+      @Param('id', ID) id: string,
+      @Headers('if-match') ifMatch: string | undefined,
+      @Res({ passthrough: true }) response: Response,
+    ): Promise<Input & Kept> {
       return tagged(await this.store.remove(id, versionFrom(ifMatch)), response);
     }
 
     @Post(':id/restore')
     @HttpCode(200)
     @ApiHeader({ name: 'If-Match', required: true })
-    async restore(@Param('id', ID) id: string, @Headers('if-match') ifMatch: string | undefined, @Res({ passthrough: true }) response: Response): Promise<Input & Kept> {
+    async restore(
+      @Param('id', ID) id: string,
+      @Headers('if-match') ifMatch: string | undefined,
+      @Res({ passthrough: true }) response: Response,
+    ): Promise<Input & Kept> {
       return tagged(await this.store.restore(id, versionFrom(ifMatch)), response);
     }
   }

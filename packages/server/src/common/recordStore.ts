@@ -22,7 +22,11 @@ const BATCH = 250;
 const MOST_ROWS = 1000;
 
 /** What an entity holds, its lines as plain lists: a loaded entity and a bare row of the database both read like this. */
-export type Fields<Entity extends Stored> = Readonly<Stored> & { readonly [K in Exclude<keyof Entity, keyof Stored>]: Entity[K] extends Collection<infer Line> ? readonly Line[] : Entity[K] };
+export type Fields<Entity extends Stored> = Readonly<Stored> & {
+  readonly [K in Exclude<keyof Entity, keyof Stored>]: Entity[K] extends Collection<infer Line>
+    ? readonly Line[]
+    : Entity[K];
+};
 
 /** Rows that belong to a record and are kept in a table of their own. */
 export interface Lines {
@@ -86,7 +90,9 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
 
   private inputOf(entity: Entity): Input {
     const held = entity as unknown as Readonly<Record<string, Collection<object>>>;
-    const lists = Object.fromEntries(this.lines.map(({ property }) => [property, { value: held[property]?.getItems() ?? [] }]));
+    const lists = Object.fromEntries(
+      this.lines.map(({ property }) => [property, { value: held[property]?.getItems() ?? [] }]),
+    );
     return this.toInput(Object.create(entity, lists) as Fields<Entity>);
   }
 
@@ -102,21 +108,30 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     const items = found.slice(0, size);
     await this.attachLines(items);
     const last = items.at(-1);
-    return { items: items.map((fields) => ({ ...this.toInput(fields), ...keptOf(fields) })), next: found.length > size && last ? encodeCursor(last) : null };
+    return {
+      items: items.map((fields) => ({ ...this.toInput(fields), ...keptOf(fields) })),
+      next: found.length > size && last ? encodeCursor(last) : null,
+    };
   }
 
   /** Rows as they come from the database, by property name: a list is read far more often than changed, and needs no entities to watch. */
   private async rows<Row>(entity: unknown, where: object, orderBy: object, limit?: number): Promise<Row[]> {
     const { className } = this.em.getMetadata().get(entity as never);
     const ctx: unknown = this.em.getTransactionContext();
-    return (await this.em.getDriver().find(className, where, { orderBy, ctx, ...(limit === undefined ? {} : { limit }) })) as unknown as Row[];
+    return (await this.em
+      .getDriver()
+      .find(className, where, { orderBy, ctx, ...(limit === undefined ? {} : { limit }) })) as unknown as Row[];
   }
 
   private async attachLines(records: readonly Fields<Entity>[]): Promise<void> {
     if (records.length === 0) return;
     for (const { property, entity, owner } of this.lines) {
       const byOwner = new Map<unknown, object[]>(records.map((r) => [r.id, []]));
-      const found = await this.rows<Readonly<Record<string, unknown>>>(entity, { [owner]: { $in: [...byOwner.keys()] } }, [{ [owner]: 'asc' }, { position: 'asc' }]);
+      const found = await this.rows<Readonly<Record<string, unknown>>>(
+        entity,
+        { [owner]: { $in: [...byOwner.keys()] } },
+        [{ [owner]: 'asc' }, { position: 'asc' }],
+      );
       for (const line of found) byOwner.get(line[owner])?.push(line);
       for (const record of records) Object.assign(record, { [property]: byOwner.get(record.id) });
     }
@@ -128,7 +143,11 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
 
   /** Which of these ids the workspace has, present or removed. */
   async known(ids: readonly string[]): Promise<ReadonlySet<string>> {
-    const found = await this.em.find(this.entity, { id: { $in: [...ids] }, workspace: this.scope.id }, { fields: ['id'] as never, disableIdentityMap: true });
+    const found = await this.em.find(
+      this.entity,
+      { id: { $in: [...ids] }, workspace: this.scope.id },
+      { fields: ['id'] as never, disableIdentityMap: true },
+    );
     return new Set(found.map(({ id }) => id as string));
   }
 
@@ -149,7 +168,10 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
    * @param batch names them together, so that they can be taken back together
    * @returns what does not fit, by the record's place; those are not written, the others are
    */
-  async createMany(records: readonly NewRecord<Input>[], batch: string | null = null): Promise<ReadonlyMap<number, readonly FieldProblem[]>> {
+  async createMany(
+    records: readonly NewRecord<Input>[],
+    batch: string | null = null,
+  ): Promise<ReadonlyMap<number, readonly FieldProblem[]>> {
     const refused = new Map<number, readonly FieldProblem[]>();
     for (let from = 0; from < records.length; from += BATCH)
       await this.em.transactional(async (em) => {
@@ -168,8 +190,14 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
   async removeMany(ids: readonly string[]): Promise<void> {
     for (let from = 0; from < ids.length; from += BATCH)
       await this.em.transactional(async (em) => {
-        const where = { id: { $in: ids.slice(from, from + BATCH) }, workspace: this.scope.id, deletedAt: null } as unknown as FilterQuery<Entity>;
-        for (const entity of (await em.find(this.entity, where, { populate: this.lines.map((l) => l.property) as never })) as Entity[]) {
+        const where = {
+          id: { $in: ids.slice(from, from + BATCH) },
+          workspace: this.scope.id,
+          deletedAt: null,
+        } as unknown as FilterQuery<Entity>;
+        for (const entity of (await em.find(this.entity, where, {
+          populate: this.lines.map((l) => l.property) as never,
+        })) as Entity[]) {
           entity.deletedAt = new Date();
           entity.updatedAt = new Date();
           const input = this.inputOf(entity);
@@ -183,22 +211,52 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
   /** Rows straight into their tables: thousands of entities to watch would cost more than writing them. */
   private async insert(em: EntityManager, records: readonly NewRecord<Input>[], batch: string | null): Promise<void> {
     const at = new Date();
-    const made = records.map(({ input, id = randomUUID(), removed = false }) => ({ input, id, removed, ...this.columns(input) }));
+    const made = records.map(({ input, id = randomUUID(), removed = false }) => ({
+      input,
+      id,
+      removed,
+      ...this.columns(input),
+    }));
     const write = async (entity: new () => object, rows: readonly object[]): Promise<void> => {
-      for (let from = 0; from < rows.length; from += MOST_ROWS) await em.insertMany(entity, rows.slice(from, from + MOST_ROWS));
+      for (let from = 0; from < rows.length; from += MOST_ROWS)
+        await em.insertMany(entity, rows.slice(from, from + MOST_ROWS));
     };
-    await write(this.entity, made.map(({ id, removed, own }) => ({ id, workspace: this.scope.id, version: 1, updatedAt: at, deletedAt: removed ? at : null, ...own })));
+    await write(
+      this.entity,
+      made.map(({ id, removed, own }) => ({
+        id,
+        workspace: this.scope.id,
+        version: 1,
+        updatedAt: at,
+        deletedAt: removed ? at : null,
+        ...own,
+      })),
+    );
     for (const { property, entity, owner } of this.lines)
-      await write(entity, made.flatMap(({ id, lines }) => (lines?.[property] ?? []).map((line, position) => ({ [owner]: id, position, ...line }))));
-    const told = (action: JournalAction, { id, own, input }: (typeof made)[number], before: Input | null): object => this.entry(id, own.name, action, before, input, { batch });
-    await write(JournalEntry, made.flatMap((m) => [told('create', m, null), ...(m.removed ? [told('remove', m, m.input)] : [])]));
+      await write(
+        entity,
+        made.flatMap(({ id, lines }) =>
+          (lines?.[property] ?? []).map((line, position) => ({ [owner]: id, position, ...line })),
+        ),
+      );
+    const told = (action: JournalAction, { id, own, input }: (typeof made)[number], before: Input | null): object =>
+      this.entry(id, own.name, action, before, input, { batch });
+    await write(
+      JournalEntry,
+      made.flatMap((m) => [told('create', m, null), ...(m.removed ? [told('remove', m, m.input)] : [])]),
+    );
   }
 
   private fill(em: EntityManager, entity: Entity, input: Input): void {
     const { own, lines = {} } = this.columns(input);
     Object.assign(entity, own);
     const held = entity as unknown as Readonly<Record<string, Collection<object>>>;
-    for (const { property, entity: Line, owner } of this.lines) held[property]?.set((lines[property] ?? []).map((line, position) => em.create<object>(Line, { [owner]: entity, position, ...line } as never)));
+    for (const { property, entity: Line, owner } of this.lines)
+      held[property]?.set(
+        (lines[property] ?? []).map((line, position) =>
+          em.create<object>(Line, { [owner]: entity, position, ...line } as never),
+        ),
+      );
   }
 
   async update(id: string, version: number, input: Input, undoes: string | null = null): Promise<Input & Kept> {
@@ -221,7 +279,13 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     });
   }
 
-  private async change(id: string, version: number, action: JournalAction, undoes: string | null, alter: (entity: Entity, em: EntityManager) => void | Promise<void>): Promise<Input & Kept> {
+  private async change(
+    id: string,
+    version: number,
+    action: JournalAction,
+    undoes: string | null,
+    alter: (entity: Entity, em: EntityManager) => void | Promise<void>,
+  ): Promise<Input & Kept> {
     return this.em.transactional(async (em) => {
       const entity = await this.load(em, id, true);
       if (entity.version !== version) throw conflict(this.toRecord(entity));
@@ -237,7 +301,9 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
   private async load(em: EntityManager, id: string, lock = false): Promise<Entity> {
     const where = { id, workspace: this.scope.id } as FilterQuery<Entity>;
     if (lock) await em.findOne(this.entity, where, { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true });
-    const entity: Entity | null = await em.findOne<Entity>(this.entity, where, { populate: this.lines.map((l) => l.property) as never });
+    const entity: Entity | null = await em.findOne<Entity>(this.entity, where, {
+      populate: this.lines.map((l) => l.property) as never,
+    });
     if (!entity) throw notFound(this.kind);
     return entity;
   }
@@ -247,12 +313,38 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     if (problems.length > 0) throw invalid(problems);
   }
 
-  private journal(em: EntityManager, entity: Entity, action: JournalAction, before: Input | null, after: Input, told: Told = {}): void {
+  private journal(
+    em: EntityManager,
+    entity: Entity,
+    action: JournalAction,
+    before: Input | null,
+    after: Input,
+    told: Told = {},
+  ): void {
     em.persist(em.create(JournalEntry, this.entry(entity.id, entity.name, action, before, after, told) as never));
   }
 
-  private entry(recordId: string, name: string, action: JournalAction, before: Input | null, after: Input, { undoes = null, batch = null }: Told): object {
-    return { workspace: this.scope.id, at: new Date(), who: this.scope.who, kind: this.kind, recordId, name, action, undoes, batch, before, after };
+  private entry(
+    recordId: string,
+    name: string,
+    action: JournalAction,
+    before: Input | null,
+    after: Input,
+    { undoes = null, batch = null }: Told,
+  ): object {
+    return {
+      workspace: this.scope.id,
+      at: new Date(),
+      who: this.scope.who,
+      kind: this.kind,
+      recordId,
+      name,
+      action,
+      undoes,
+      batch,
+      before,
+      after,
+    };
   }
 
   private async flushed(em: EntityManager, entity: Entity): Promise<Input & Kept> {
@@ -263,5 +355,8 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
 
 /** What the server adds, from an entity or from a bare row, whose times may be text. */
 const keptOf = ({ id, version, updatedAt, deletedAt }: Pick<Stored, keyof Kept>): Kept => ({
-  id, version, updatedAt: new Date(updatedAt).toISOString(), deletedAt: deletedAt === null ? null : new Date(deletedAt).toISOString(),
+  id,
+  version,
+  updatedAt: new Date(updatedAt).toISOString(),
+  deletedAt: deletedAt === null ? null : new Date(deletedAt).toISOString(),
 });

@@ -3,11 +3,23 @@ import { HttpStatus } from '@nestjs/common';
 import type { Request } from 'express';
 import { ProblemException } from './problems.js';
 
-const tooLarge = (most: number): ProblemException => new ProblemException('too-large', HttpStatus.PAYLOAD_TOO_LARGE, `The file is larger than the ${Math.round(most / 1e6)} MB that are taken.`);
-const noText = (what: string): ProblemException => new ProblemException('no-text', HttpStatus.UNSUPPORTED_MEDIA_TYPE, `Read ${what}, expected CSV text saved as UTF-8.`);
+const tooLarge = (most: number): ProblemException =>
+  new ProblemException(
+    'too-large',
+    HttpStatus.PAYLOAD_TOO_LARGE,
+    `The file is larger than the ${Math.round(most / 1e6)} MB that are taken.`,
+  );
+const noText = (what: string): ProblemException =>
+  new ProblemException('no-text', HttpStatus.UNSUPPORTED_MEDIA_TYPE, `Read ${what}, expected CSV text saved as UTF-8.`);
 
 /** How a file begins that only calls itself text. */
-const MAGIC: readonly (readonly [string, string])[] = [['PK', 'a ZIP or spreadsheet file'], ['MZ', 'a program'], ['\x7fELF', 'a program'], ['%PDF', 'a PDF'], ['\x1f\x8b', 'a compressed file']];
+const MAGIC: readonly (readonly [string, string])[] = [
+  ['PK', 'a ZIP or spreadsheet file'],
+  ['MZ', 'a program'],
+  ['\x7fELF', 'a program'],
+  ['%PDF', 'a PDF'],
+  ['\x1f\x8b', 'a compressed file'],
+];
 
 function refuseHead(head: Buffer): void {
   const start = head.toString('latin1', 0, 4);
@@ -19,9 +31,15 @@ function refuseHead(head: Buffer): void {
 export function refuseByHeaders(request: Request, most: number): void {
   if (Number(request.headers['content-length'] ?? 0) > most) throw tooLarge(most);
   const packed = request.headers['content-encoding'];
-  if (packed && packed !== 'identity') throw new ProblemException('packed', HttpStatus.UNSUPPORTED_MEDIA_TYPE, `Read a file packed by ${packed.slice(0, 20)}, expected it unpacked.`);
+  if (packed && packed !== 'identity')
+    throw new ProblemException(
+      'packed',
+      HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+      `Read a file packed by ${packed.slice(0, 20)}, expected it unpacked.`,
+    );
   const type = (request.headers['content-type'] ?? '').split(';')[0]?.trim().toLowerCase() ?? '';
-  if (!['text/csv', 'text/plain', 'text/tab-separated-values'].includes(type)) throw noText(`a body of the kind “${type.slice(0, 60) || 'none'}”`);
+  if (!['text/csv', 'text/plain', 'text/tab-separated-values'].includes(type))
+    throw noText(`a body of the kind “${type.slice(0, 60) || 'none'}”`);
 }
 
 /**
@@ -30,7 +48,11 @@ export function refuseByHeaders(request: Request, most: number): void {
  * @param onBytes told the bytes received so far
  * @throws ProblemException 413 or 415
  */
-export async function* textOf(request: Readable, most: number, onBytes: (received: number) => void = () => undefined): AsyncGenerator<string> {
+export async function* textOf(
+  request: Readable,
+  most: number,
+  onBytes: (received: number) => void = () => undefined,
+): AsyncGenerator<string> {
   const decoder = new TextDecoder('utf-8', { fatal: true });
   const decode = (piece?: Buffer): string => {
     try {

@@ -8,7 +8,9 @@ test('the log learns the kind of error and its place, not its words', () => {
 });
 
 test('an error of the database keeps its code and loses the statement with its values', () => {
-  const wrapped = new UniqueConstraintViolationException(Object.assign(new Error(`insert into "plot" values ('Bed 7') - duplicate key`), { code: '23505' }));
+  const wrapped = new UniqueConstraintViolationException(
+    Object.assign(new Error(`insert into "plot" values ('Bed 7') - duplicate key`), { code: '23505' }),
+  );
   expect(traceOf(wrapped)).toMatch(/^UniqueConstraintViolationException 23505\n {4}at /);
   expect(traceOf(wrapped)).not.toMatch(/Bed 7|insert/);
 });

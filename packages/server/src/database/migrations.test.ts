@@ -4,8 +4,17 @@ import { product, startApp } from '../../test/app.js';
 const WITHOUT = product({ name: 'No directions' });
 const BAGS = [
   WITHOUT,
-  product({ name: 'By ground', directions: [{ use: '', amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' }, perYear: 2 }] }),
-  product({ name: 'Both', directions: [{ use: '', amount: 5, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 }, { use: '', amount: 2.5, unit: 'g', per: { amount: 1, unit: 'L of water' } }] }),
+  product({
+    name: 'By ground',
+    directions: [{ use: '', amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' }, perYear: 2 }],
+  }),
+  product({
+    name: 'Both',
+    directions: [
+      { use: '', amount: 5, unit: 'mL', per: { amount: 1, unit: 'm²' }, perYear: 12 },
+      { use: '', amount: 2.5, unit: 'g', per: { amount: 1, unit: 'L of water' } },
+    ],
+  }),
 ];
 
 test('a ledger from before directions keeps its label rates and dilutions as directions, and can go back', async () => {

@@ -1,6 +1,14 @@
 import type { INestApplicationContext } from '@nestjs/common';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { ClaimInput, JarTestInput, PlotInput, ProductInput, RecipeInput, SoilReportInput, validateInput } from '@wheat-ledger/contract';
+import {
+  ClaimInput,
+  JarTestInput,
+  PlotInput,
+  ProductInput,
+  RecipeInput,
+  SoilReportInput,
+  validateInput,
+} from '@wheat-ledger/contract';
 import { CLAIMS, EARLIER_LABELS, JAR_TESTS, LOGS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from '@wheat-ledger/demo';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
@@ -14,7 +22,8 @@ import { JournalEntry } from '../book/journal.entity.js';
 /** The same door that user input comes through. */
 function checked<T extends object>(Input: new () => T, plain: object): T {
   const result = validateInput(Input, plain);
-  if (!result.ok) throw new Error(`The sample does not fit: ${result.problems.map((p) => `${p.path}: ${p.message}`).join(' ')}`);
+  if (!result.ok)
+    throw new Error(`The sample does not fit: ${result.problems.map((p) => `${p.path}: ${p.message}`).join(' ')}`);
   return result.value;
 }
 
@@ -22,11 +31,18 @@ function checked<T extends object>(Input: new () => T, plain: object): T {
 export async function loadSample(app: INestApplicationContext): Promise<boolean> {
   const em = app.get(EntityManager).fork();
   if ((await em.count(JournalEntry)) > 0) return false;
-  const [plots, products, recipes, claims] = [app.get(PlotStore), app.get(ProductStore), app.get(RecipeStore), app.get(ClaimStore)];
+  const [plots, products, recipes, claims] = [
+    app.get(PlotStore),
+    app.get(ProductStore),
+    app.get(RecipeStore),
+    app.get(ClaimStore),
+  ];
   const plotOf = new Map<string, string>();
   for (const plot of PLOTS) plotOf.set(plot.name, (await plots.create(checked(PlotInput, plot))).id);
-  for (const { plot, ...report } of SOIL_REPORTS) await app.get(SoilReportStore).create(checked(SoilReportInput, { ...report, plotId: plotOf.get(plot) }));
-  for (const { plot, ...jar } of JAR_TESTS) await app.get(JarTestStore).create(checked(JarTestInput, { ...jar, plotId: plotOf.get(plot) }));
+  for (const { plot, ...report } of SOIL_REPORTS)
+    await app.get(SoilReportStore).create(checked(SoilReportInput, { ...report, plotId: plotOf.get(plot) }));
+  for (const { plot, ...jar } of JAR_TESTS)
+    await app.get(JarTestStore).create(checked(JarTestInput, { ...jar, plotId: plotOf.get(plot) }));
   for (const { plot, name, csv } of LOGS) await app.get(LoggerStore).take(plotOf.get(plot) ?? '', name, csv);
   const idOf = new Map<string, string>();
   for (const product of PRODUCTS) {
@@ -35,8 +51,14 @@ export async function loadSample(app: INestApplicationContext): Promise<boolean>
     if (earlier) await products.update(made.id, made.version, checked(ProductInput, product));
     idOf.set(product.name, made.id);
   }
-  for (const { product, ...claim } of CLAIMS) await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
+  for (const { product, ...claim } of CLAIMS)
+    await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
   for (const { parts, ...recipe } of RECIPES)
-    await recipes.create(checked(RecipeInput, { ...recipe, parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })) }));
+    await recipes.create(
+      checked(RecipeInput, {
+        ...recipe,
+        parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })),
+      }),
+    );
   return true;
 }

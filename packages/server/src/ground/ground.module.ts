@@ -1,9 +1,30 @@
-import { Controller, Get, HttpCode, HttpStatus, Module, Param, ParseUUIDPipe, Post, Query, Req, StreamableFile } from '@nestjs/common';
+import {
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Module,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  Req,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import type { Request } from 'express';
-import { CLIMATES, Day, JarTestInput, LoggerInput, PlotInput, SoilReportInput, type ClimateType, type LoggerReport } from '@wheat-ledger/contract';
+import {
+  CLIMATES,
+  Day,
+  JarTestInput,
+  LoggerInput,
+  PlotInput,
+  SoilReportInput,
+  type ClimateType,
+  type LoggerReport,
+} from '@wheat-ledger/contract';
 import { MOST_LOGGED_DAYS } from '@wheat-ledger/core';
 import { stationCsv } from '@wheat-ledger/demo';
 import { inputPipe } from '../common/inputPipe.js';
@@ -61,7 +82,11 @@ class LogDoorController {
   @HttpCode(HttpStatus.CREATED)
   @ApiConsumes('text/csv')
   @ApiBody({ schema: { type: 'string' } })
-  async take(@Param('id', new ParseUUIDPipe({ version: '4' })) plotId: string, @Query(inputPipe(LoggerNameDto)) { name }: LoggerNameDto, @Req() request: Request): Promise<LoggerReport> {
+  async take(
+    @Param('id', new ParseUUIDPipe({ version: '4' })) plotId: string,
+    @Query(inputPipe(LoggerNameDto)) { name }: LoggerNameDto,
+    @Req() request: Request,
+  ): Promise<LoggerReport> {
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_LOGGER_BYTES);
       let csv = '';
@@ -99,12 +124,22 @@ class StationQueryDto {
 class StationController {
   @Get()
   readings(@Query(inputPipe(StationQueryDto)) { climate, from, days, seed = 1 }: StationQueryDto): StreamableFile {
-    return new StreamableFile(Buffer.from(stationCsv({ climate, from, days, seed })), { type: 'text/csv; charset=utf-8', disposition: `attachment; filename="station-${climate}.csv"` });
+    return new StreamableFile(Buffer.from(stationCsv({ climate, from, days, seed })), {
+      type: 'text/csv; charset=utf-8',
+      disposition: `attachment; filename="station-${climate}.csv"`,
+    });
   }
 }
 
 @Module({
-  controllers: [LogDoorController, PlotsController, SoilReportsController, JarTestsController, LoggersController, StationController],
+  controllers: [
+    LogDoorController,
+    PlotsController,
+    SoilReportsController,
+    JarTestsController,
+    LoggersController,
+    StationController,
+  ],
   providers: [PlotStore, SoilReportStore, JarTestStore, LoggerStore],
   exports: [PlotStore, SoilReportStore, JarTestStore, LoggerStore],
 })

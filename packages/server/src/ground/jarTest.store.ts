@@ -37,19 +37,42 @@ export class JarTestStore extends RecordStore<JarTestEntity, JarTestInput> {
   }
 
   /** Steps belong to their own kind of test, and each is read once. */
-  protected override async problems({ plotId, kind, readings }: JarTestInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+  protected override async problems(
+    { plotId, kind, readings }: JarTestInput,
+    em: EntityManager,
+  ): Promise<readonly FieldProblem[]> {
     const steps = JAR_STEPS[kind].map((s) => s.key);
     const wrong = readings.flatMap(({ step }, i): FieldProblem[] =>
-      !steps.includes(step) ? [{ path: `readings.${i}.step`, message: `Read "${step}", expected ${steps.join(', ')}.` }]
-      : readings.findIndex((r) => r.step === step) < i ? [{ path: `readings.${i}.step`, message: `"${step}" is read twice.` }] : []);
+      !steps.includes(step)
+        ? [{ path: `readings.${i}.step`, message: `Read "${step}", expected ${steps.join(', ')}.` }]
+        : readings.findIndex((r) => r.step === step) < i
+          ? [{ path: `readings.${i}.step`, message: `"${step}" is read twice.` }]
+          : [],
+    );
     return [...(await missingPlot(em, this.scope.id, plotId)), ...wrong];
   }
 
   protected columns({ plotId, name, kind, startedAt, readings, note }: JarTestInput): Columns {
-    return { own: { plotId, name, kind, startedAt: startedAt ? new Date(startedAt) : null, readings: instanceToPlain(readings), note } };
+    return {
+      own: {
+        plotId,
+        name,
+        kind,
+        startedAt: startedAt ? new Date(startedAt) : null,
+        readings: instanceToPlain(readings),
+        note,
+      },
+    };
   }
 
   protected toInput({ plotId, name, kind, startedAt, readings, note }: Fields<JarTestEntity>): JarTestInput {
-    return { plotId, name, kind, ...(startedAt === null ? {} : { startedAt: new Date(startedAt).toISOString() }), readings, note };
+    return {
+      plotId,
+      name,
+      kind,
+      ...(startedAt === null ? {} : { startedAt: new Date(startedAt).toISOString() }),
+      readings,
+      note,
+    };
   }
 }

@@ -2,7 +2,13 @@ import { Entity, Property } from '@mikro-orm/core';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
-import { quantitiesOf, type FieldProblem, type LoggedSeriesInput, type LoggerInput, type LoggerReport } from '@wheat-ledger/contract';
+import {
+  quantitiesOf,
+  type FieldProblem,
+  type LoggedSeriesInput,
+  type LoggerInput,
+  type LoggerReport,
+} from '@wheat-ledger/contract';
 import { readLogger } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
@@ -32,10 +38,18 @@ export class LoggerStore extends RecordStore<LoggerEntity, LoggerInput> {
     super(em, scope);
   }
 
-  protected override async problems({ plotId, series }: LoggerInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+  protected override async problems(
+    { plotId, series }: LoggerInput,
+    em: EntityManager,
+  ): Promise<readonly FieldProblem[]> {
     const lengths = quantitiesOf(series).map((what) => series[what]?.length ?? 0);
     const uneven = lengths.length === 0 || lengths.some((l) => l !== lengths[0] || l === 0);
-    return [...(await missingPlot(em, this.scope.id, plotId)), ...(uneven ? [{ path: 'series', message: 'Expected at least one quantity, each with as many days as the others.' }] : [])];
+    return [
+      ...(await missingPlot(em, this.scope.id, plotId)),
+      ...(uneven
+        ? [{ path: 'series', message: 'Expected at least one quantity, each with as many days as the others.' }]
+        : []),
+    ];
   }
 
   protected columns({ plotId, name, from, series }: LoggerInput): Columns {
@@ -52,8 +66,14 @@ export class LoggerStore extends RecordStore<LoggerEntity, LoggerInput> {
    */
   async take(plotId: string, name: string, csv: string): Promise<LoggerReport> {
     const read = readLogger(Papa.parse<string[]>(csv, {}).data);
-    if (read.kind === 'unreadable') throw new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, read.reason);
-    const record = await this.create({ plotId, name, from: read.log.from, series: read.log.series as LoggedSeriesInput });
+    if (read.kind === 'unreadable')
+      throw new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, read.reason);
+    const record = await this.create({
+      plotId,
+      name,
+      from: read.log.from,
+      series: read.log.series as LoggedSeriesInput,
+    });
     return { record, days: read.days, ignored: read.ignored, problems: read.problems.slice(0, 100) };
   }
 }

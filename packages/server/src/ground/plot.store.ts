@@ -24,7 +24,14 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     if (!shape) return [];
     try {
       const area = plotArea(toShape(shape)).value.mid;
-      return Math.abs(area - areaM2) <= AREA_TOLERANCE * area ? [] : [{ path: 'areaM2', message: `Read ${formatNumber(areaM2)} m², expected the ${formatNumber(area)} m² of the shape.` }];
+      return Math.abs(area - areaM2) <= AREA_TOLERANCE * area
+        ? []
+        : [
+            {
+              path: 'areaM2',
+              message: `Read ${formatNumber(areaM2)} m², expected the ${formatNumber(area)} m² of the shape.`,
+            },
+          ];
     } catch (error) {
       if (error instanceof DomainError) return [{ path: 'shape.lengthsM', message: error.message }];
       throw error;
@@ -33,11 +40,50 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
 
   protected columns(input: PlotInput): Columns {
     const { name, areaM2, crop, medium, texture, plantedOn } = input;
-    const plain = (value: object | undefined): object | null => (value ? instanceToPlain(value, { exposeUnsetFields: false }) : null);
-    return { own: { name, areaM2, crop, medium, texture, plantedOn, pH: input.pH ?? null, shape: plain(input.shape), climate: plain(input.climate), water: plain(input.water), temperature: instanceToPlain(input.temperature) } };
+    const plain = (value: object | undefined): object | null =>
+      value ? instanceToPlain(value, { exposeUnsetFields: false }) : null;
+    return {
+      own: {
+        name,
+        areaM2,
+        crop,
+        medium,
+        texture,
+        plantedOn,
+        pH: input.pH ?? null,
+        shape: plain(input.shape),
+        climate: plain(input.climate),
+        water: plain(input.water),
+        temperature: instanceToPlain(input.temperature),
+      },
+    };
   }
 
-  protected toInput({ name, areaM2, crop, medium, texture, pH, temperature, plantedOn, shape, climate, water }: Fields<Plot>): PlotInput {
-    return { name, areaM2, crop, medium, texture, ...(pH === null ? {} : { pH }), temperature, plantedOn, ...(shape === null ? {} : { shape }), ...(climate === null ? {} : { climate }), ...(water === null ? {} : { water }) };
+  protected toInput({
+    name,
+    areaM2,
+    crop,
+    medium,
+    texture,
+    pH,
+    temperature,
+    plantedOn,
+    shape,
+    climate,
+    water,
+  }: Fields<Plot>): PlotInput {
+    return {
+      name,
+      areaM2,
+      crop,
+      medium,
+      texture,
+      ...(pH === null ? {} : { pH }),
+      temperature,
+      plantedOn,
+      ...(shape === null ? {} : { shape }),
+      ...(climate === null ? {} : { climate }),
+      ...(water === null ? {} : { water }),
+    };
   }
 }

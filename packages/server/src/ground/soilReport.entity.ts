@@ -1,4 +1,14 @@
-import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import {
+  BigIntType,
+  Cascade,
+  Collection,
+  Entity,
+  ManyToOne,
+  OneToMany,
+  PrimaryKey,
+  Property,
+  type Rel,
+} from '@mikro-orm/core';
 import type { DeclaredValueInput } from '@wheat-ledger/contract';
 import type { SoilAnalyte, SoilMethod, SoilUnit } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
@@ -17,7 +27,13 @@ export class SoilReportEntity extends Stored {
   @Property({ type: 'text' })
   note!: string;
 
-  @OneToMany({ entity: () => SoilFigureLine, mappedBy: (line) => line.report, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  @OneToMany({
+    entity: () => SoilFigureLine,
+    mappedBy: (line) => line.report,
+    orderBy: { position: 'asc' },
+    orphanRemoval: true,
+    cascade: [Cascade.ALL],
+  })
   figures = new Collection<SoilFigureLine>(this);
 }
 

@@ -22,10 +22,27 @@ export class SoilReportStore extends RecordStore<SoilReportEntity, SoilReportInp
   }
 
   protected columns({ plotId, name, sampledOn, depthM, figures, note }: SoilReportInput): Columns {
-    return { own: { plotId, name, sampledOn, depthM, note }, lines: { figures: figures.map(({ analyte, value, unit, method }) => ({ analyte, value: instanceToPlain(value), unit, method })) } };
+    return {
+      own: { plotId, name, sampledOn, depthM, note },
+      lines: {
+        figures: figures.map(({ analyte, value, unit, method }) => ({
+          analyte,
+          value: instanceToPlain(value),
+          unit,
+          method,
+        })),
+      },
+    };
   }
 
   protected toInput({ plotId, name, sampledOn, depthM, figures, note }: Fields<SoilReportEntity>): SoilReportInput {
-    return { plotId, name, sampledOn, depthM, figures: figures.map(({ analyte, value, unit, method }) => ({ analyte, value, unit, method })), note };
+    return {
+      plotId,
+      name,
+      sampledOn,
+      depthM,
+      figures: figures.map(({ analyte, value, unit, method }) => ({ analyte, value, unit, method })),
+      note,
+    };
   }
 }

@@ -22,8 +22,12 @@ class HealthController {
   /** Ready to serve: migrations are done and the workspace is there. */
   @Get('ready')
   async ready(): Promise<{ status: 'ready' }> {
-    const rows = await this.em.getConnection().execute<{ n: number }[]>('select count(*)::int as n from workspace').catch(() => []);
-    if ((rows[0]?.n ?? 0) === 0) throw new ProblemException('not-ready', HttpStatus.SERVICE_UNAVAILABLE, 'The database is not prepared yet.');
+    const rows = await this.em
+      .getConnection()
+      .execute<{ n: number }[]>('select count(*)::int as n from workspace')
+      .catch(() => []);
+    if ((rows[0]?.n ?? 0) === 0)
+      throw new ProblemException('not-ready', HttpStatus.SERVICE_UNAVAILABLE, 'The database is not prepared yet.');
     return { status: 'ready' };
   }
 }

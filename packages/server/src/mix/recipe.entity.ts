@@ -1,4 +1,14 @@
-import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import {
+  BigIntType,
+  Cascade,
+  Collection,
+  Entity,
+  ManyToOne,
+  OneToMany,
+  PrimaryKey,
+  Property,
+  type Rel,
+} from '@mikro-orm/core';
 import { Stored } from '../common/stored.entity.js';
 
 @Entity({ tableName: 'recipe' })
@@ -18,7 +28,13 @@ export class Recipe extends Stored {
   @Property({ type: 'double', fieldName: 'batch_kg' })
   batchKg!: number;
 
-  @OneToMany({ entity: () => RecipePart, mappedBy: (part) => part.recipe, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  @OneToMany({
+    entity: () => RecipePart,
+    mappedBy: (part) => part.recipe,
+    orderBy: { position: 'asc' },
+    orphanRemoval: true,
+    cascade: [Cascade.ALL],
+  })
   parts = new Collection<RecipePart>(this);
 }
 

@@ -20,16 +20,31 @@ export class RecipeStore extends RecordStore<Recipe, RecipeInput> {
   protected override async problems(input: RecipeInput, em: EntityManager): Promise<readonly FieldProblem[]> {
     const target = input.target ? parseGrade(input.target) : undefined;
     const unread = target?.kind === 'none' ? [{ path: 'target', message: target.reason }] : [];
-    const missing = await missingProducts(em, this.scope.id, input.parts.map((p, i) => ({ path: `parts.${i}.productId`, id: p.productId })));
+    const missing = await missingProducts(
+      em,
+      this.scope.id,
+      input.parts.map((p, i) => ({ path: `parts.${i}.productId`, id: p.productId })),
+    );
     return [...unread, ...missing];
   }
 
   protected columns({ name, target, strength, tolerance, by, batchKg, parts }: RecipeInput): Columns {
-    return { own: { name, target, strength, tolerance, by, batchKg }, lines: { parts: parts.map((p) => ({ productId: p.productId, parts: p.parts })) } };
+    return {
+      own: { name, target, strength, tolerance, by, batchKg },
+      lines: { parts: parts.map((p) => ({ productId: p.productId, parts: p.parts })) },
+    };
   }
 
   protected toInput(recipe: Fields<Recipe>): RecipeInput {
     const { name, target, strength, tolerance, by, batchKg } = recipe;
-    return { name, target, strength, tolerance, by, parts: recipe.parts.map(({ productId, parts }) => ({ productId, parts })), batchKg };
+    return {
+      name,
+      target,
+      strength,
+      tolerance,
+      by,
+      parts: recipe.parts.map(({ productId, parts }) => ({ productId, parts })),
+      batchKg,
+    };
   }
 }

@@ -1,4 +1,15 @@
-import { Controller, Get, HttpCode, HttpStatus, Param, ParseUUIDPipe, Post, Req, Res, StreamableFile } from '@nestjs/common';
+import {
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Req,
+  Res,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { AttachmentInput, type AttachedContent } from '@wheat-ledger/contract';
@@ -19,13 +30,21 @@ export class AttachmentsController extends recordController(AttachmentInput) {
   @ApiBody({ schema: { type: 'string', format: 'binary' } })
   keep(@Req() request: Request): Promise<AttachedContent> {
     const data: unknown = request.body;
-    if (!Buffer.isBuffer(data) || data.length === 0) throw new ProblemException('no-bytes', HttpStatus.UNSUPPORTED_MEDIA_TYPE, 'Expected the file itself as the body, sent as application/octet-stream.');
+    if (!Buffer.isBuffer(data) || data.length === 0)
+      throw new ProblemException(
+        'no-bytes',
+        HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+        'Expected the file itself as the body, sent as application/octet-stream.',
+      );
     return this.attachments.keepSent(data);
   }
 
   /** Shown or saved, never run: nothing in it may load, script or be guessed to be something else. */
   @Get(':id/content')
-  async content(@Param('id', new ParseUUIDPipe({ version: '4' })) id: string, @Res({ passthrough: true }) response: Response): Promise<StreamableFile> {
+  async content(
+    @Param('id', new ParseUUIDPipe({ version: '4' })) id: string,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
     const { data, name, type } = await this.attachments.content(id);
     response.setHeader('Content-Security-Policy', "default-src 'none'; sandbox");
     response.setHeader('X-Content-Type-Options', 'nosniff');

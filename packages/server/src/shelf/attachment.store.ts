@@ -2,7 +2,15 @@ import { createHash } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import { fileTypeFromBuffer } from 'file-type/core';
-import { ATTACHMENT_TYPES, MOST_ATTACHED_BYTES, MOST_ATTACHMENT_BYTES, type AttachedContent, type AttachmentInput, type AttachmentType, type FieldProblem } from '@wheat-ledger/contract';
+import {
+  ATTACHMENT_TYPES,
+  MOST_ATTACHED_BYTES,
+  MOST_ATTACHMENT_BYTES,
+  type AttachedContent,
+  type AttachmentInput,
+  type AttachmentType,
+  type FieldProblem,
+} from '@wheat-ledger/contract';
 import { notFound, ProblemException } from '../common/problems.js';
 import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
@@ -10,7 +18,8 @@ import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';
 
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1e6)} MB`;
-const refused = (code: string, status: HttpStatus, detail: string): ProblemException => new ProblemException(code, status, detail);
+const refused = (code: string, status: HttpStatus, detail: string): ProblemException =>
+  new ProblemException(code, status, detail);
 
 @Injectable()
 export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInput> {
@@ -22,11 +31,17 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
   }
 
   /** An attachment speaks of bytes that are here, and says of them what they are. */
-  protected override async problems({ productId, sha256, type, bytes }: AttachmentInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+  protected override async problems(
+    { productId, sha256, type, bytes }: AttachmentInput,
+    em: EntityManager,
+  ): Promise<readonly FieldProblem[]> {
     const missing = await missingProducts(em, this.scope.id, [{ path: 'productId', id: productId }]);
     const content = await em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 });
-    const wrong = !content ? [{ path: 'sha256', message: 'There are no such bytes here. Send the file first.' }]
-      : content.type !== type || content.bytes !== bytes ? [{ path: 'type', message: `Read ${type} of ${bytes} bytes, expected ${content.type} of ${content.bytes}.` }] : [];
+    const wrong = !content
+      ? [{ path: 'sha256', message: 'There are no such bytes here. Send the file first.' }]
+      : content.type !== type || content.bytes !== bytes
+        ? [{ path: 'type', message: `Read ${type} of ${bytes} bytes, expected ${content.type} of ${content.bytes}.` }]
+        : [];
     return [...missing, ...wrong];
   }
 
@@ -43,16 +58,34 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
    * @throws ProblemException 413 when they are too many, 415 when they are neither a photo nor a PDF
    */
   async keep(data: Buffer): Promise<AttachedContent> {
-    if (data.length > MOST_ATTACHMENT_BYTES) throw refused('too-large', HttpStatus.PAYLOAD_TOO_LARGE, `Read a file of ${megabytes(data.length)}, expected at most ${megabytes(MOST_ATTACHMENT_BYTES)}.`);
+    if (data.length > MOST_ATTACHMENT_BYTES)
+      throw refused(
+        'too-large',
+        HttpStatus.PAYLOAD_TOO_LARGE,
+        `Read a file of ${megabytes(data.length)}, expected at most ${megabytes(MOST_ATTACHMENT_BYTES)}.`,
+      );
     const found = await fileTypeFromBuffer(data);
     const type = ATTACHMENT_TYPES.find((t) => t === found?.mime);
-    if (!type) throw refused('no-picture', HttpStatus.UNSUPPORTED_MEDIA_TYPE, `Read ${found ? `a file of the kind ${found.mime}` : 'bytes of no kind that is known'}, expected a photo (JPEG, PNG, WebP) or a PDF.`);
+    if (!type)
+      throw refused(
+        'no-picture',
+        HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+        `Read ${found ? `a file of the kind ${found.mime}` : 'bytes of no kind that is known'}, expected a photo (JPEG, PNG, WebP) or a PDF.`,
+      );
     return this.em.transactional(async (em) => {
       const sha256 = createHash('sha256').update(data).digest('hex');
       const known = await em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 });
       if (!known) {
-        const [{ total }] = await em.execute<[{ total: string }]>('select coalesce(sum(bytes), 0) as total from attachment_content where workspace_id = ?', [this.scope.id]);
-        if (Number(total) + data.length > MOST_ATTACHED_BYTES) throw refused('full', HttpStatus.PAYLOAD_TOO_LARGE, `All attachments together would be more than ${megabytes(MOST_ATTACHED_BYTES)}. Attach smaller photos.`);
+        const [{ total }] = await em.execute<[{ total: string }]>(
+          'select coalesce(sum(bytes), 0) as total from attachment_content where workspace_id = ?',
+          [this.scope.id],
+        );
+        if (Number(total) + data.length > MOST_ATTACHED_BYTES)
+          throw refused(
+            'full',
+            HttpStatus.PAYLOAD_TOO_LARGE,
+            `All attachments together would be more than ${megabytes(MOST_ATTACHED_BYTES)}. Attach smaller photos.`,
+          );
         em.persist(em.create(AttachmentContent, { workspace: this.scope.id, sha256, type, bytes: data.length, data }));
       }
       return { sha256, type, bytes: data.length };
@@ -65,7 +98,10 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
       return await this.keep(data);
     } catch (error) {
       if (!(error instanceof ProblemException && error.code === 'full')) throw error;
-      await this.em.execute('delete from attachment_content c where workspace_id = ? and not exists (select 1 from attachment a where a.workspace_id = c.workspace_id and a.sha256 = c.sha256)', [this.scope.id]);
+      await this.em.execute(
+        'delete from attachment_content c where workspace_id = ? and not exists (select 1 from attachment a where a.workspace_id = c.workspace_id and a.sha256 = c.sha256)',
+        [this.scope.id],
+      );
       return this.keep(data);
     }
   }
@@ -78,7 +114,11 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
 
   /** @throws ProblemException 404 */
   async bytesOf(sha256: string): Promise<Buffer> {
-    const content = await this.em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 }, { populate: ['data'], disableIdentityMap: true });
+    const content = await this.em.findOne(
+      AttachmentContent,
+      { workspace: this.scope.id, sha256 },
+      { populate: ['data'], disableIdentityMap: true },
+    );
     if (!content) throw notFound('file');
     return content.data;
   }

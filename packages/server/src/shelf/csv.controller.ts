@@ -1,4 +1,16 @@
-import { Controller, Get, HttpCode, HttpStatus, Param, ParseUUIDPipe, Post, Query, Req, Res, StreamableFile } from '@nestjs/common';
+import {
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  Req,
+  Res,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
@@ -51,7 +63,10 @@ export class CsvController {
 
   @Get()
   export(): StreamableFile {
-    return new StreamableFile(Readable.from(this.csv.export()), { type: 'text/csv; charset=utf-8', disposition: 'attachment; filename="shelf.csv"' });
+    return new StreamableFile(Readable.from(this.csv.export()), {
+      type: 'text/csv; charset=utf-8',
+      disposition: 'attachment; filename="shelf.csv"',
+    });
   }
 
   @Post()
@@ -59,13 +74,27 @@ export class CsvController {
   @ApiConsumes('text/csv')
   @ApiBody({ schema: { type: 'string' } })
   @Throttle({ default: { limit: 120, ttl: 60_000 } })
-  async import(@Req() request: Request, @Res({ passthrough: true }) response: Response, @Query(inputPipe(CsvQueryDto)) { write, columns, currency, job }: CsvQueryDto): Promise<CsvReport> {
+  async import(
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+    @Query(inputPipe(CsvQueryDto)) { write, columns, currency, job }: CsvQueryDto,
+  ): Promise<CsvReport> {
     const gone = new AbortController();
-    response.once('close', () => { if (!response.writableFinished) gone.abort(); });
+    response.once('close', () => {
+      if (!response.writableFinished) gone.abort();
+    });
     const length = request.headers['content-length'];
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_CSV_BYTES);
-      return this.csv.import({ body: request, ofBytes: length === undefined ? undefined : Number(length), columns, write: write === 'yes', currency, job, signal: gone.signal });
+      return this.csv.import({
+        body: request,
+        ofBytes: length === undefined ? undefined : Number(length),
+        columns,
+        write: write === 'yes',
+        currency,
+        job,
+        signal: gone.signal,
+      });
     });
   }
 

@@ -2,7 +2,20 @@ import { randomUUID } from 'node:crypto';
 import { addAbortSignal, pipeline, Readable } from 'node:stream';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
-import { columnFor, CsvColumns, csvRow, headingOf, MOST_CSV_BYTES, MOST_CSV_COLUMNS, productText, readCsvRow, type CsvColumn, type CsvProgress, type CsvReport, type ProductInput } from '@wheat-ledger/contract';
+import {
+  columnFor,
+  CsvColumns,
+  csvRow,
+  headingOf,
+  MOST_CSV_BYTES,
+  MOST_CSV_COLUMNS,
+  productText,
+  readCsvRow,
+  type CsvColumn,
+  type CsvProgress,
+  type CsvReport,
+  type ProductInput,
+} from '@wheat-ledger/contract';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
 import { textOf } from '../common/textUpload.js';
@@ -37,7 +50,8 @@ function rowsOf(text: AsyncIterable<string>, signal: AbortSignal): AsyncIterable
   return parser as AsyncIterable<string[]>;
 }
 
-const unreadable = (detail: string): ProblemException => new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, detail);
+const unreadable = (detail: string): ProblemException =>
+  new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, detail);
 
 /** The shelf out to CSV and in from it, row by row: no file and no table is ever whole in memory. */
 @Injectable()
@@ -82,15 +96,24 @@ export class CsvService {
     const attempt = async (): Promise<void> => {
       for await (const some of this.batches(upload)) {
         upload.signal.throwIfAborted();
-        const read = some.map(({ row, cells, columns }) => ({ row, read: readCsvRow(columns, cells, upload.currency) }));
+        const read = some.map(({ row, cells, columns }) => ({
+          row,
+          read: readCsvRow(columns, cells, upload.currency),
+        }));
         const good = read.flatMap(({ read: r }) => (r.ok ? [{ input: r.value }] : []));
-        const bad = read.flatMap(({ row, read: r }) => (r.ok ? [] : [{ row, message: r.problems.map((p) => `${p.path}: ${p.message}`).join(' ') }]));
+        const bad = read.flatMap(({ row, read: r }) =>
+          r.ok ? [] : [{ row, message: r.problems.map((p) => `${p.path}: ${p.message}`).join(' ') }],
+        );
         if (upload.write) await this.products.createMany(good, batch);
         report.rows += some.length;
         report.good += good.length;
         report.bad += bad.length;
         report.problems.push(...bad.slice(0, MOST_PROBLEMS - report.problems.length));
-        if (upload.job) this.running.set(upload.job, { ...(this.running.get(upload.job) ?? { bytes: 0, ofBytes: upload.ofBytes }), rows: report.rows });
+        if (upload.job)
+          this.running.set(upload.job, {
+            ...(this.running.get(upload.job) ?? { bytes: 0, ofBytes: upload.ofBytes }),
+            rows: report.rows,
+          });
       }
       upload.signal.throwIfAborted();
       if (report.rows === 0) throw unreadable('Expected a heading line and at least one row.');
@@ -108,8 +131,16 @@ export class CsvService {
   }
 
   /** Rows with their meaning, some hundreds at a time; rows are numbered as a spreadsheet numbers them. */
-  private async *batches({ body, columns: named, job, ofBytes, signal }: CsvUpload): AsyncGenerator<{ row: number; cells: string[]; columns: readonly (CsvColumn | undefined)[] }[]> {
-    const onBytes = (bytes: number): void => { if (job) this.running.set(job, { rows: this.running.get(job)?.rows ?? 0, bytes, ofBytes }); };
+  private async *batches({
+    body,
+    columns: named,
+    job,
+    ofBytes,
+    signal,
+  }: CsvUpload): AsyncGenerator<{ row: number; cells: string[]; columns: readonly (CsvColumn | undefined)[] }[]> {
+    const onBytes = (bytes: number): void => {
+      if (job) this.running.set(job, { rows: this.running.get(job)?.rows ?? 0, bytes, ofBytes });
+    };
     let batch: { row: number; cells: string[]; columns: readonly (CsvColumn | undefined)[] }[] = [];
     let columns: readonly (CsvColumn | undefined)[] | undefined;
     let row = 0;
@@ -117,9 +148,11 @@ export class CsvService {
       row += 1;
       if (isBlank(cells)) continue;
       if (!columns) {
-        if (cells.length > MOST_CSV_COLUMNS) throw unreadable(`Read ${cells.length} columns, expected at most ${MOST_CSV_COLUMNS}.`);
+        if (cells.length > MOST_CSV_COLUMNS)
+          throw unreadable(`Read ${cells.length} columns, expected at most ${MOST_CSV_COLUMNS}.`);
         columns = (named ?? cells).map((heading) => columnFor(heading));
-        if (!columns.some((c) => c?.kind === 'field' && c.field === 'name')) throw unreadable('Read no column for the name of a bag, expected one. Say which column it is.');
+        if (!columns.some((c) => c?.kind === 'field' && c.field === 'name'))
+          throw unreadable('Read no column for the name of a bag, expected one. Say which column it is.');
         continue;
       }
       batch.push({ row, cells, columns });

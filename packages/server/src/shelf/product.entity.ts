@@ -1,4 +1,14 @@
-import { BigIntType, Cascade, Collection, Entity, ManyToOne, OneToMany, PrimaryKey, Property, type Rel } from '@mikro-orm/core';
+import {
+  BigIntType,
+  Cascade,
+  Collection,
+  Entity,
+  ManyToOne,
+  OneToMany,
+  PrimaryKey,
+  Property,
+  type Rel,
+} from '@mikro-orm/core';
 import type { DirectionInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
@@ -53,10 +63,22 @@ export class ProductEntity extends Stored {
   @Property({ type: 'text', nullable: true })
   storage: string | null = null;
 
-  @OneToMany({ entity: () => AnalysisLine, mappedBy: (line) => line.product, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  @OneToMany({
+    entity: () => AnalysisLine,
+    mappedBy: (line) => line.product,
+    orderBy: { position: 'asc' },
+    orphanRemoval: true,
+    cascade: [Cascade.ALL],
+  })
   analysis = new Collection<AnalysisLine>(this);
 
-  @OneToMany({ entity: () => OfferLine, mappedBy: (line) => line.product, orderBy: { position: 'asc' }, orphanRemoval: true, cascade: [Cascade.ALL] })
+  @OneToMany({
+    entity: () => OfferLine,
+    mappedBy: (line) => line.product,
+    orderBy: { position: 'asc' },
+    orphanRemoval: true,
+    cascade: [Cascade.ALL],
+  })
   offers = new Collection<OfferLine>(this);
 }
 

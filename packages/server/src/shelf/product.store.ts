@@ -1,7 +1,14 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
-import { productProblems, type AnalysisFigureInput, type DeclaredValueInput, type FieldProblem, type OfferInput, type ProductInput } from '@wheat-ledger/contract';
+import {
+  productProblems,
+  type AnalysisFigureInput,
+  type DeclaredValueInput,
+  type FieldProblem,
+  type OfferInput,
+  type ProductInput,
+} from '@wheat-ledger/contract';
 import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AnalysisLine, OfferLine, ProductEntity } from './product.entity.js';
@@ -14,7 +21,10 @@ const OBJECT_FIELDS = ['directions', 'longevity', 'organic', 'stock'] as const;
 export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
   readonly kind = 'product';
   protected readonly entity = ProductEntity;
-  protected override readonly lines = [{ property: 'analysis', entity: AnalysisLine, owner: 'product' }, { property: 'offers', entity: OfferLine, owner: 'product' }];
+  protected override readonly lines = [
+    { property: 'analysis', entity: AnalysisLine, owner: 'product' },
+    { property: 'offers', entity: OfferLine, owner: 'product' },
+  ];
 
   constructor(em: EntityManager, scope: WorkspaceScope) {
     super(em, scope);
@@ -29,10 +39,16 @@ export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
     const { name, seller, form, derivedFrom, note } = input;
     return {
       own: {
-        name, seller, form, derivedFrom, note,
+        name,
+        seller,
+        form,
+        derivedFrom,
+        note,
         densityKgPerL: input.densityKgPerL ?? null,
         grade: input.grade || null,
-        ...Object.fromEntries(OBJECT_FIELDS.map((field) => [field, input[field] ? instanceToPlain(input[field]) : null])),
+        ...Object.fromEntries(
+          OBJECT_FIELDS.map((field) => [field, input[field] ? instanceToPlain(input[field]) : null]),
+        ),
         ...Object.fromEntries(PLAIN_FIELDS.map((field) => [field, input[field] ?? null])),
       },
       lines: { analysis: input.analysis.map(analysisColumns), offers: input.offers.map(offerColumns) },
@@ -42,18 +58,29 @@ export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
   protected toInput(product: Fields<ProductEntity>): ProductInput {
     const { name, seller, form, derivedFrom, note } = product;
     return {
-      name, seller, form,
+      name,
+      seller,
+      form,
       analysis: product.analysis.map(toAnalysis),
       derivedFrom,
       offers: product.offers.map(toOffer),
       note,
-      ...Object.fromEntries([...OBJECT_FIELDS, ...PLAIN_FIELDS, 'densityKgPerL' as const, 'grade' as const].flatMap((field) => (product[field] === null ? [] : [[field, product[field]]]))),
+      ...Object.fromEntries(
+        [...OBJECT_FIELDS, ...PLAIN_FIELDS, 'densityKgPerL' as const, 'grade' as const].flatMap((field) =>
+          product[field] === null ? [] : [[field, product[field]]],
+        ),
+      ),
     };
   }
 }
 
 const analysisColumns = ({ analyte, basis, value: v, unit, provenance, source, extract }: AnalysisFigureInput) => ({
-  analyte, basis, unit, provenance, source, extract: extract ?? null,
+  analyte,
+  basis,
+  unit,
+  provenance,
+  source,
+  extract: extract ?? null,
   kind: v.kind,
   value: v.kind === 'number' ? (v.value ?? null) : v.kind === 'range' ? (v.mid ?? null) : null,
   low: v.kind === 'range' ? (v.low ?? null) : null,
@@ -62,9 +89,12 @@ const analysisColumns = ({ analyte, basis, value: v, unit, provenance, source, e
 
 function toValue({ kind, value, low, high }: AnalysisLine): DeclaredValueInput {
   switch (kind) {
-    case 'number': return { kind, value: value ?? 0 };
-    case 'range': return { kind, low: low ?? 0, mid: value ?? 0, high: high ?? 0 };
-    case 'below': return { kind, limit: high ?? 0 };
+    case 'number':
+      return { kind, value: value ?? 0 };
+    case 'range':
+      return { kind, low: low ?? 0, mid: value ?? 0, high: high ?? 0 };
+    case 'below':
+      return { kind, limit: high ?? 0 };
   }
 }
 
@@ -74,11 +104,17 @@ const toAnalysis = (line: AnalysisLine): AnalysisFigureInput => {
 };
 
 const offerColumns = ({ size, unit, price, seenOn, seller }: OfferInput) => ({
-  size, unit, price: price?.amount ?? null, currency: price?.currency ?? null, seenOn: seenOn ?? null, seller: seller || null,
+  size,
+  unit,
+  price: price?.amount ?? null,
+  currency: price?.currency ?? null,
+  seenOn: seenOn ?? null,
+  seller: seller || null,
 });
 
 const toOffer = ({ size, unit, price, currency, seenOn, seller }: OfferLine): OfferInput => ({
-  size, unit,
+  size,
+  unit,
   ...(price !== null && currency !== null ? { price: { amount: plainAmount(price), currency } } : {}),
   ...(seenOn === null ? {} : { seenOn }),
   ...(seller === null ? {} : { seller }),

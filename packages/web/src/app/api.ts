@@ -2,7 +2,35 @@ import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { RECORD_KINDS } from '@wheat-ledger/contract';
 import type {
-  AttachedContent, AttachmentInput, AttachmentRecord, BatchUndone, ClaimInput, ClaimRecord, CsvProgress, CsvReport, ImportReport, JarTestInput, JarTestRecord, JournalRecord, Kept, LoggerInput, LoggerRecord, LoggerReport, Page, PlotInput, PlotRecord, Problem, ProductInput, ProductRecord, RecipeInput, RecipeRecord, RecordKind, KeptFilterInput, KeptFilterRecord, SoilReportInput, SoilReportRecord,
+  AttachedContent,
+  AttachmentInput,
+  AttachmentRecord,
+  BatchUndone,
+  ClaimInput,
+  ClaimRecord,
+  CsvProgress,
+  CsvReport,
+  ImportReport,
+  JarTestInput,
+  JarTestRecord,
+  JournalRecord,
+  Kept,
+  LoggerInput,
+  LoggerRecord,
+  LoggerReport,
+  Page,
+  PlotInput,
+  PlotRecord,
+  Problem,
+  ProductInput,
+  ProductRecord,
+  RecipeInput,
+  RecipeRecord,
+  RecordKind,
+  KeptFilterInput,
+  KeptFilterRecord,
+  SoilReportInput,
+  SoilReportRecord,
 } from '@wheat-ledger/contract';
 
 /** What is sent and what comes back, by kind of record. */
@@ -21,7 +49,17 @@ export type RecordOf<K extends RecordKind> = Kinds[K]['record'];
 export type InputOf<K extends RecordKind> = Kinds[K]['input'];
 type AnyRecord = RecordOf<RecordKind>;
 
-const PATHS: Readonly<Record<RecordKind, string>> = { plot: 'plots', product: 'products', recipe: 'recipes', claim: 'claims', soil: 'soil-reports', attachment: 'attachments', jar: 'jar-tests', logger: 'loggers', filter: 'shelf-filters' };
+const PATHS: Readonly<Record<RecordKind, string>> = {
+  plot: 'plots',
+  product: 'products',
+  recipe: 'recipes',
+  claim: 'claims',
+  soil: 'soil-reports',
+  attachment: 'attachments',
+  jar: 'jar-tests',
+  logger: 'loggers',
+  filter: 'shelf-filters',
+};
 const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
 const PAGE = 500;
 
@@ -36,7 +74,8 @@ export interface Change {
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
 
-const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => (records.some((r) => r.id === saved.id) ? records.map((r) => (r.id === saved.id ? saved : r)) : [...records, saved]);
+const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] =>
+  records.some((r) => r.id === saved.id) ? records.map((r) => (r.id === saved.id ? saved : r)) : [...records, saved];
 const ifMatch = ({ version }: Pick<Kept, 'version'>): Record<string, string> => ({ 'If-Match': `"${version}"` });
 
 /** One API for every kind of record, since the server treats them alike. */
@@ -51,7 +90,10 @@ export const api = createApi({
         const items: AnyRecord[] = [];
         let after: string | null = null;
         do {
-          const result = await fetch({ url: PATHS[kind], params: { limit: PAGE, ...(removed ? { removed } : {}), ...(after ? { after } : {}) } });
+          const result = await fetch({
+            url: PATHS[kind],
+            params: { limit: PAGE, ...(removed ? { removed } : {}), ...(after ? { after } : {}) },
+          });
           if (result.error) return { error: result.error };
           const page = result.data as Page<AnyRecord>;
           items.push(...page.items);
@@ -68,8 +110,16 @@ export const api = createApi({
           : { url: PATHS[kind], method: 'POST', body: input },
       // What was saved is there at once, for the page that opens on it; the list that is asked for anew sets its place.
       onQueryStarted: async ({ kind }, { dispatch, queryFulfilled }) => {
-        const saved = await queryFulfilled.then(({ data }) => data, () => undefined);
-        if (saved) dispatch(api.util.updateQueryData('records', { kind, removed: false }, (draft) => withRecord((original(draft) ?? []) as readonly AnyRecord[], saved)));
+        const saved = await queryFulfilled.then(
+          ({ data }) => data,
+          () => undefined,
+        );
+        if (saved)
+          dispatch(
+            api.util.updateQueryData('records', { kind, removed: false }, (draft) =>
+              withRecord((original(draft) ?? []) as readonly AnyRecord[], saved),
+            ),
+          );
       },
       invalidatesTags: (_result, error, { kind }) => (error ? [] : [kind, 'journal']),
     }),
@@ -78,7 +128,11 @@ export const api = createApi({
       invalidatesTags: (_result, _error, { kind }) => [kind, 'journal'],
     }),
     restore: build.mutation<AnyRecord, Change>({
-      query: ({ kind, record }) => ({ url: `${PATHS[kind]}/${record.id}/restore`, method: 'POST', headers: ifMatch(record) }),
+      query: ({ kind, record }) => ({
+        url: `${PATHS[kind]}/${record.id}/restore`,
+        method: 'POST',
+        headers: ifMatch(record),
+      }),
       invalidatesTags: (_result, _error, { kind }) => [kind, 'journal'],
     }),
     journal: build.query<Page<JournalRecord>, { before?: string }>({
@@ -96,17 +150,38 @@ export const api = createApi({
     }),
     /** Looks into a workspace file, and takes it over when told to. */
     importWorkspace: build.mutation<ImportReport, { file: object; write: boolean }>({
-      query: ({ file, write }) => ({ url: 'workspace/import', method: 'POST', params: write ? { write: 'yes' } : {}, body: file }),
+      query: ({ file, write }) => ({
+        url: 'workspace/import',
+        method: 'POST',
+        params: write ? { write: 'yes' } : {},
+        body: file,
+      }),
       invalidatesTags: (result) => (result?.written ? [...ALL_TAGS] : []),
     }),
     /** Looks into a CSV file of bags, and writes what fits when told to. */
-    importCsv: build.mutation<CsvReport, { file: File; columns: readonly string[]; currency: string | undefined; job: string; write: boolean }>({
-      query: ({ file, columns, currency, job, write }) => ({ url: 'shelf/csv', method: 'POST', params: { columns: JSON.stringify(columns), ...(currency ? { currency } : {}), job, write: write ? 'yes' : 'no' }, headers: { 'Content-Type': 'text/csv' }, body: file }),
+    importCsv: build.mutation<
+      CsvReport,
+      { file: File; columns: readonly string[]; currency: string | undefined; job: string; write: boolean }
+    >({
+      query: ({ file, columns, currency, job, write }) => ({
+        url: 'shelf/csv',
+        method: 'POST',
+        params: {
+          columns: JSON.stringify(columns),
+          ...(currency ? { currency } : {}),
+          job,
+          write: write ? 'yes' : 'no',
+        },
+        headers: { 'Content-Type': 'text/csv' },
+        body: file,
+      }),
       invalidatesTags: (result) => (result?.written ? ['product', 'journal'] : []),
     }),
     csvProgress: build.query<CsvProgress, { job: string }>({ query: ({ job }) => `shelf/csv/${job}` }),
     /** Readings of the simulated station as the CSV file it writes. */
-    station: build.query<string, { climate: string; from: string; days: number; seed: number }>({ query: (params) => ({ url: 'station', params, responseHandler: 'text' }) }),
+    station: build.query<string, { climate: string; from: string; days: number; seed: number }>({
+      query: (params) => ({ url: 'station', params, responseHandler: 'text' }),
+    }),
     /** Takes out everything an import brought in, but for what was changed since. */
     undoImport: build.mutation<BatchUndone, { batch: string }>({
       query: ({ batch }) => ({ url: `imports/${batch}/undo`, method: 'POST' }),
@@ -114,11 +189,22 @@ export const api = createApi({
     }),
     /** Sends a file's bytes; a record made afterwards attaches them. */
     keepContent: build.mutation<AttachedContent, { file: Blob }>({
-      query: ({ file }) => ({ url: 'attachments/content', method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file }),
+      query: ({ file }) => ({
+        url: 'attachments/content',
+        method: 'POST',
+        headers: { 'Content-Type': 'application/octet-stream' },
+        body: file,
+      }),
     }),
     /** A logger's CSV through the door that loggers use themselves. */
     takeLog: build.mutation<LoggerReport, { plotId: string; name: string; csv: Blob }>({
-      query: ({ plotId, name, csv }) => ({ url: `plots/${plotId}/log`, method: 'POST', params: { name }, headers: { 'Content-Type': 'text/csv' }, body: csv }),
+      query: ({ plotId, name, csv }) => ({
+        url: `plots/${plotId}/log`,
+        method: 'POST',
+        params: { name },
+        headers: { 'Content-Type': 'text/csv' },
+        body: csv,
+      }),
       invalidatesTags: (result) => (result ? ['logger', 'journal'] : []),
     }),
     /** Takes back the latest change of one record. */
@@ -135,7 +221,22 @@ export const api = createApi({
   }),
 });
 
-export const { useSaveMutation, useRemoveMutation, useRestoreMutation, useJournalQuery, useRecordHistoryQuery, useUndoMutation, useUndoLatestMutation, useImportWorkspaceMutation, useImportCsvMutation, useCsvProgressQuery, useKeepContentMutation, useTakeLogMutation, useLazyStationQuery, useUndoImportMutation } = api;
+export const {
+  useSaveMutation,
+  useRemoveMutation,
+  useRestoreMutation,
+  useJournalQuery,
+  useRecordHistoryQuery,
+  useUndoMutation,
+  useUndoLatestMutation,
+  useImportWorkspaceMutation,
+  useImportCsvMutation,
+  useCsvProgressQuery,
+  useKeepContentMutation,
+  useTakeLogMutation,
+  useLazyStationQuery,
+  useUndoImportMutation,
+} = api;
 
 const NONE: readonly never[] = [];
 
@@ -152,7 +253,12 @@ export function problemOf(error: unknown): Problem {
     const body = typeof failure.data === 'string' ? parse(failure.data) : failure.data;
     if (body && typeof body === 'object' && 'detail' in body) return body as Problem;
   }
-  return { type: '/problems/unreachable', title: 'No answer', status: 0, detail: 'The ledger’s server does not answer. What you typed is kept here; try again when it is back.' };
+  return {
+    type: '/problems/unreachable',
+    title: 'No answer',
+    status: 0,
+    detail: 'The ledger’s server does not answer. What you typed is kept here; try again when it is back.',
+  };
 }
 
 function parse(text: string): unknown {

@@ -11,18 +11,36 @@ export const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, element: <Navigate to="/shelf" replace /> },
-      { path: 'ground/:id/soil/:reportId', lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }) },
-      { path: 'ground/:id/weather', lazy: async () => ({ Component: (await import('../ground/WeatherView')).WeatherView }) },
-      { path: 'ground/:id/jars', lazy: async () => ({ Component: (await import('../ground/JarTestsView')).JarTestsView }) },
+      {
+        path: 'ground/:id/soil/:reportId',
+        lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }),
+      },
+      {
+        path: 'ground/:id/weather',
+        lazy: async () => ({ Component: (await import('../ground/WeatherView')).WeatherView }),
+      },
+      {
+        path: 'ground/:id/jars',
+        lazy: async () => ({ Component: (await import('../ground/JarTestsView')).JarTestsView }),
+      },
       { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
       { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
       { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
       { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },
-      { path: 'shelf/materials', lazy: async () => ({ Component: (await import('../shelf/LibraryView')).LibraryView }) },
+      {
+        path: 'shelf/materials',
+        lazy: async () => ({ Component: (await import('../shelf/LibraryView')).LibraryView }),
+      },
       { path: 'shelf/kitchen', lazy: async () => ({ Component: (await import('../shelf/KitchenView')).KitchenView }) },
-      { path: 'shelf/:id/elements', lazy: async () => ({ Component: (await import('../shelf/ElementsView')).ElementsView }) },
-      { path: 'shelf/:id/versions', lazy: async () => ({ Component: (await import('../shelf/VersionsView')).VersionsView }) },
+      {
+        path: 'shelf/:id/elements',
+        lazy: async () => ({ Component: (await import('../shelf/ElementsView')).ElementsView }),
+      },
+      {
+        path: 'shelf/:id/versions',
+        lazy: async () => ({ Component: (await import('../shelf/VersionsView')).VersionsView }),
+      },
       { path: 'shelf/csv', lazy: async () => ({ Component: (await import('../shelf/CsvView')).CsvView }) },
       { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).EditProduct }) },
       { path: 'price', lazy: async () => ({ Component: (await import('../price/PriceView')).PriceView }) },

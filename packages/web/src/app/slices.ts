@@ -18,7 +18,8 @@ export const benchSlice = createSlice({
       if (at >= 0) bench.splice(at, 1);
       else if (bench.length < MOST_ON_BENCH) bench.push({ id, aside: false });
     },
-    setAside: (bench, { payload: id }: PayloadAction<string>) => bench.map((p) => (p.id === id ? { ...p, aside: !p.aside } : p)),
+    setAside: (bench, { payload: id }: PayloadAction<string>) =>
+      bench.map((p) => (p.id === id ? { ...p, aside: !p.aside } : p)),
     cleared: () => [],
   },
 });
@@ -37,7 +38,16 @@ export interface Settings {
   readonly sodicSchool: SodicSchool;
 }
 
-const FIRST_SETTINGS: Settings = { massUnit: 'kg', basis: 'oxide', theme: 'system', plotId: undefined, nutrient: 'N', nitrogenKgPerHa: undefined, daysOnSurface: 0, sodicSchool: 'US' };
+const FIRST_SETTINGS: Settings = {
+  massUnit: 'kg',
+  basis: 'oxide',
+  theme: 'system',
+  plotId: undefined,
+  nutrient: 'N',
+  nitrogenKgPerHa: undefined,
+  daysOnSurface: 0,
+  sodicSchool: 'US',
+};
 
 export const settingsSlice = createSlice({
   name: 'settings',

@@ -16,7 +16,10 @@ test('setting aside keeps the place', () => {
   store.dispatch(toggled('a'));
   store.dispatch(toggled('b'));
   store.dispatch(setAside('a'));
-  expect(store.getState().bench).toEqual([{ id: 'a', aside: true }, { id: 'b', aside: false }]);
+  expect(store.getState().bench).toEqual([
+    { id: 'a', aside: true },
+    { id: 'b', aside: false },
+  ]);
 });
 test('bench and settings survive a reload; a broken store starts anew', () => {
   const first = makeStore();

@@ -9,13 +9,21 @@ const KEEP = { bench: 'bench', settings: 'settings' } as const;
 /** The bench as this browser kept it; anything else found there is left alone. */
 function keptBench(): BenchPlace[] {
   const kept = readKept<unknown>(KEEP.bench);
-  const isPlace = (place: unknown): place is BenchPlace => typeof place === 'object' && place !== null && 'id' in place && typeof place.id === 'string';
-  return Array.isArray(kept) ? kept.filter(isPlace).map(({ id, aside }) => ({ id, aside: aside === true })) : benchSlice.getInitialState();
+  const isPlace = (place: unknown): place is BenchPlace =>
+    typeof place === 'object' && place !== null && 'id' in place && typeof place.id === 'string';
+  return Array.isArray(kept)
+    ? kept.filter(isPlace).map(({ id, aside }) => ({ id, aside: aside === true }))
+    : benchSlice.getInitialState();
 }
 
 export function makeStore() {
   const store = configureStore({
-    reducer: { [api.reducerPath]: api.reducer, bench: benchSlice.reducer, settings: settingsSlice.reducer, desk: deskSlice.reducer },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      bench: benchSlice.reducer,
+      settings: settingsSlice.reducer,
+      desk: deskSlice.reducer,
+    },
     middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
     preloadedState: {
       bench: keptBench(),

@@ -12,7 +12,10 @@ export interface ShelfProduct {
 /** Everything on the shelf, as records and as the core computes with them. */
 export function useShelf() {
   const { records, isLoading, error } = useRecords('product');
-  const shelf = useMemo(() => records.map((record): ShelfProduct => ({ record, product: toProduct(record, record.id) })), [records]);
+  const shelf = useMemo(
+    () => records.map((record): ShelfProduct => ({ record, product: toProduct(record, record.id) })),
+    [records],
+  );
   return { shelf, isLoading, error };
 }
 
@@ -35,12 +38,27 @@ export function useBench() {
 }
 
 /** The plot chosen in the plot line, or the first one. */
-export function usePlot(): { readonly plot: PlotRecord | undefined; readonly site: Site | undefined; readonly crop: CropTemplate | undefined; readonly plots: readonly PlotRecord[] } {
+export function usePlot(): {
+  readonly plot: PlotRecord | undefined;
+  readonly site: Site | undefined;
+  readonly crop: CropTemplate | undefined;
+  readonly plots: readonly PlotRecord[];
+} {
   const { records: plots } = useRecords('plot');
   const { records: loggers } = useRecords('logger');
   const plotId = useAppSelector((s) => s.settings.plotId);
   return useMemo(() => {
     const plot = plots.find((p) => p.id === plotId) ?? plots[0];
-    return { plots, plot, site: plot && toSite(plot, loggers.filter((l) => l.plotId === plot.id)), crop: plot && cropOf(plot.crop) };
+    return {
+      plots,
+      plot,
+      site:
+        plot &&
+        toSite(
+          plot,
+          loggers.filter((l) => l.plotId === plot.id),
+        ),
+      crop: plot && cropOf(plot.crop),
+    };
   }, [plots, loggers, plotId]);
 }

@@ -23,11 +23,15 @@ function NeedsBoxes() {
   const { register } = useFormContext<ClaimText>();
   return (
     <fieldset>
-      <legend className="text-sm text-faint">What must it bring for that to work? Tick none when the mechanism is not a supply of nutrients.</legend>
+      <legend className="text-sm text-faint">
+        What must it bring for that to work? Tick none when the mechanism is not a supply of nutrients.
+      </legend>
       <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
         {ASKED.map((n) => (
           <label key={n} className="flex cursor-pointer items-center gap-1.5">
-            <input type="checkbox" value={n} {...register('needs')} className="size-4 accent-wheat" /><Swatch nutrient={n} />{analyteName(n)}
+            <input type="checkbox" value={n} {...register('needs')} className="size-4 accent-wheat" />
+            <Swatch nutrient={n} />
+            {analyteName(n)}
           </label>
         ))}
       </div>
@@ -40,10 +44,21 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
   const { shelf } = useShelf();
   const { plot } = usePlot();
   const takeOut = useTakeOut('claim', '/claims');
-  const saved = useMemo((): ClaimText => (record ? claimText(record) : { statement: '', saidBy: '', productId: '', crop: plot?.crop ?? 'wheat', needs: [] }), [record, plot]);
-  const textForm = useTextForm<ClaimText, ClaimInput>({ Input: ClaimInput, saved, version: record?.version, read: readClaim, draft: `claim.${record?.id ?? 'new'}` });
+  const saved = useMemo(
+    (): ClaimText =>
+      record ? claimText(record) : { statement: '', saidBy: '', productId: '', crop: plot?.crop ?? 'wheat', needs: [] },
+    [record, plot],
+  );
+  const textForm = useTextForm<ClaimText, ClaimInput>({
+    Input: ClaimInput,
+    saved,
+    version: record?.version,
+    read: readClaim,
+    draft: `claim.${record?.id ?? 'new'}`,
+  });
   const saving = useSaving({
-    kind: 'claim', textForm,
+    kind: 'claim',
+    textForm,
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readClaim(text).plain,
     nameOf: (c) => c.statement,
@@ -54,16 +69,41 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
     const product = shelf.find((s) => s.record.id === text.productId)?.product;
     return product && judge(toClaim(readClaim(text).plain, product));
   }, [text, shelf]);
-  const bags = [{ value: '', text: 'choose a bag' }, ...shelf.map((s) => ({ value: s.record.id, text: s.record.name }))];
+  const bags = [
+    { value: '', text: 'choose a bag' },
+    ...shelf.map((s) => ({ value: s.record.id, text: s.record.name })),
+  ];
   return (
-    <Sheet title={record ? 'A claim, taken apart' : 'Take a claim apart'} question="One sentence, one bag, one crop; the numbers answer as you type.">
+    <Sheet
+      title={record ? 'A claim, taken apart' : 'Take a claim apart'}
+      question="One sentence, one bag, one crop; the numbers answer as you type."
+    >
       <EditForm<'claim', ClaimText>
-        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
-        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.statement}”.</>}
+        textForm={textForm}
+        saving={saving.saving}
+        trouble={saving.trouble}
+        onSubmit={(e) => void saving.submit(e)}
+        onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => (
+          <>
+            Theirs, saved as version {newer.version}: “{newer.statement}”.
+          </>
+        )}
         actions={
           <>
-            <button type="button" className="action" onClick={() => void navigate('/claims')}>Back to the claims</button>
-            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, 'Took the claim out.')}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
+            <button type="button" className="action" onClick={() => void navigate('/claims')}>
+              Back to the claims
+            </button>
+            {record && (
+              <button
+                type="button"
+                className="action ml-auto"
+                onClick={() => void takeOut(record, 'Took the claim out.')}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+                Take it out
+              </button>
+            )}
           </>
         }
       >
@@ -72,11 +112,19 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
           <div className="grid gap-3 sm:grid-cols-3">
             <TextField name="saidBy" label="Who says it" placeholder="the maker, a neighbour …" />
             <SelectField name="productId" label="Of which bag" options={bags} />
-            <SelectField name="crop" label="For which crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
+            <SelectField
+              name="crop"
+              label="For which crop"
+              options={CROPS.map((c) => ({ value: c.key, text: c.name }))}
+            />
           </div>
           <NeedsBoxes />
         </div>
-        {judgement ? <JudgementSheet judgement={judgement} /> : <Empty>Choose the bag it is said of, and the checks run.</Empty>}
+        {judgement ? (
+          <JudgementSheet judgement={judgement} />
+        ) : (
+          <Empty>Choose the bag it is said of, and the checks run.</Empty>
+        )}
       </EditForm>
     </Sheet>
   );
@@ -93,5 +141,11 @@ export function EditClaim() {
   const { isLoading: shelfLoading } = useShelf();
   const record = records.find((r) => r.id === id);
   if (isLoading || shelfLoading) return <Loading what="the claim" />;
-  return record ? <ClaimForm key={record.id} record={record} /> : <Sheet title="No such claim" question="It was taken out, or never stood here."><Empty>What was taken out can be restored from the book.</Empty></Sheet>;
+  return record ? (
+    <ClaimForm key={record.id} record={record} />
+  ) : (
+    <Sheet title="No such claim" question="It was taken out, or never stood here.">
+      <Empty>What was taken out can be restored from the book.</Empty>
+    </Sheet>
+  );
 }

@@ -14,33 +14,61 @@ export function ClaimsView() {
   const { records, isLoading } = useRecords('claim');
   const { shelf, isLoading: shelfLoading } = useShelf();
   const rows = useMemo(
-    () => records.map((record) => {
-      const product = shelf.find((s) => s.record.id === record.productId)?.product;
-      return { record, product, judgement: product && judge(toClaim(record, product)) };
-    }),
+    () =>
+      records.map((record) => {
+        const product = shelf.find((s) => s.record.id === record.productId)?.product;
+        return { record, product, judgement: product && judge(toClaim(record, product)) };
+      }),
     [records, shelf],
   );
   if (isLoading || shelfLoading) return <Loading what="the claims" />;
   return (
-    <Sheet title="Claims" question="Is what the bag promises true, and of use here?" actions={<Link to="/claims/new" className="action main"><Plus size={17} aria-hidden="true" />Take a claim apart</Link>}>
+    <Sheet
+      title="Claims"
+      question="Is what the bag promises true, and of use here?"
+      actions={
+        <Link to="/claims/new" className="action main">
+          <Plus size={17} aria-hidden="true" />
+          Take a claim apart
+        </Link>
+      }
+    >
       {rows.length === 0 ? (
-        <Empty>No claim yet. Write down what a maker, a forum or a neighbour says of a bag, and its numbers answer.</Empty>
+        <Empty>
+          No claim yet. Write down what a maker, a forum or a neighbour says of a bag, and its numbers answer.
+        </Empty>
       ) : (
         <ul>
           {rows.map(({ record, product, judgement }) => (
             <li key={record.id} className="border-b border-rule py-3">
               <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 sm:flex-nowrap">
                 <div className="min-w-0 flex-1">
-                  <h2 className="text-lg"><Link to={`/claims/${record.id}`} className="hover:underline">“{record.statement}”</Link></h2>
-                  <p className="text-faint">{record.saidBy || 'nobody named'}, of {product?.name ?? 'a bag no longer on the shelf'}</p>
+                  <h2 className="text-lg">
+                    <Link to={`/claims/${record.id}`} className="hover:underline">
+                      “{record.statement}”
+                    </Link>
+                  </h2>
+                  <p className="text-faint">
+                    {record.saidBy || 'nobody named'}, of {product?.name ?? 'a bag no longer on the shelf'}
+                  </p>
                 </div>
                 <div className="shrink-0 sm:w-56">
                   {judgement ? (
                     <>
-                      <p className={`font-slab text-lg font-semibold ${verdictInk(judgement.verdict)}`}>{judgement.verdict}</p>
-                      <p className="text-sm text-faint">by {judgement.decidedBy.map((k) => CHECKS.find((c) => c.key === k)?.name.toLowerCase()).join(' and ')}; {judgement.sure} sureness</p>
+                      <p className={`font-slab text-lg font-semibold ${verdictInk(judgement.verdict)}`}>
+                        {judgement.verdict}
+                      </p>
+                      <p className="text-sm text-faint">
+                        by{' '}
+                        {judgement.decidedBy
+                          .map((k) => CHECKS.find((c) => c.key === k)?.name.toLowerCase())
+                          .join(' and ')}
+                        ; {judgement.sure} sureness
+                      </p>
                     </>
-                  ) : <p className="text-faint">Restore the bag to judge it.</p>}
+                  ) : (
+                    <p className="text-faint">Restore the bag to judge it.</p>
+                  )}
                 </div>
               </div>
             </li>
@@ -49,9 +77,17 @@ export function ClaimsView() {
       )}
       <MarginNotes>
         <MarginNote title="Verdicts">
-          <p><b>Stands</b>, <b>Stands where …</b>, <b>Not shown</b>, <b>Does not stand</b>, <b>Could do harm</b>. A claim with no study is not shown; that is not the same as shown not to work.</p>
+          <p>
+            <b>Stands</b>, <b>Stands where …</b>, <b>Not shown</b>, <b>Does not stand</b>, <b>Could do harm</b>. A claim
+            with no study is not shown; that is not the same as shown not to work.
+          </p>
         </MarginNote>
-        <MarginNote title="How far this goes"><p>Content and dose are worked with numbers. The other seven checks are listed as not yet looked at, so no verdict here is surer than moderate.</p></MarginNote>
+        <MarginNote title="How far this goes">
+          <p>
+            Content and dose are worked with numbers. The other seven checks are listed as not yet looked at, so no
+            verdict here is surer than moderate.
+          </p>
+        </MarginNote>
       </MarginNotes>
     </Sheet>
   );

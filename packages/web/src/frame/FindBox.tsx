@@ -5,7 +5,11 @@ import { STAGES } from '../app/stages';
 import { useShelf } from '../app/workspace';
 
 const MOST_SHOWN = 9;
-interface Found { readonly path: string; readonly text: string; readonly detail: string }
+interface Found {
+  readonly path: string;
+  readonly text: string;
+  readonly detail: string;
+}
 
 /** Finds a bag or a stage by a part of its name and goes there. */
 export function FindBox() {
@@ -17,7 +21,10 @@ export function FindBox() {
     ...STAGES.map((s) => ({ path: s.path, text: s.name, detail: 'stage' })),
     ...shelf.map(({ record }) => ({ path: `/shelf/${record.id}`, text: record.name, detail: record.seller })),
   ];
-  const found = wanted === '' ? [] : places.filter((p) => `${p.text} ${p.detail}`.toLowerCase().includes(wanted)).slice(0, MOST_SHOWN);
+  const found =
+    wanted === ''
+      ? []
+      : places.filter((p) => `${p.text} ${p.detail}`.toLowerCase().includes(wanted)).slice(0, MOST_SHOWN);
   const go = (place: Found | null): void => {
     if (!place) return;
     setQuery('');
@@ -25,12 +32,28 @@ export function FindBox() {
   };
   return (
     <Combobox value={null} onChange={go} onClose={() => setQuery('')}>
-      <ComboboxInput id="find" aria-label="Find a bag or a stage" placeholder="Find a bag" autoComplete="off" className="field !w-28 sm:!w-32 xl:!w-40" value={query} onChange={(e) => setQuery(e.target.value)} />
+      <ComboboxInput
+        id="find"
+        aria-label="Find a bag or a stage"
+        placeholder="Find a bag"
+        autoComplete="off"
+        className="field !w-28 sm:!w-32 xl:!w-40"
+        value={query}
+        onChange={(e) => setQuery(e.target.value)}
+      />
       {wanted !== '' && (
-        <ComboboxOptions anchor="bottom end" className="z-30 mt-1 w-80 border border-line-strong bg-paper py-1 shadow-md">
+        <ComboboxOptions
+          anchor="bottom end"
+          className="z-30 mt-1 w-80 border border-line-strong bg-paper py-1 shadow-md"
+        >
           {found.map((p) => (
-            <ComboboxOption key={p.path} value={p} className="flex cursor-pointer justify-between gap-3 px-3 py-1.5 data-focus:bg-chalk">
-              <span>{p.text}</span><span className="text-sm text-faint">{p.detail}</span>
+            <ComboboxOption
+              key={p.path}
+              value={p}
+              className="flex cursor-pointer justify-between gap-3 px-3 py-1.5 data-focus:bg-chalk"
+            >
+              <span>{p.text}</span>
+              <span className="text-sm text-faint">{p.detail}</span>
             </ComboboxOption>
           ))}
           {found.length === 0 && <p className="px-3 py-1.5 text-faint">Nothing here is called “{query}”.</p>}

@@ -8,7 +8,10 @@ import { Frame } from './Frame';
 
 beforeEach(() => {
   localStorage.clear();
-  Object.defineProperty(window, 'matchMedia', { configurable: true, value: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) });
+  Object.defineProperty(window, 'matchMedia', {
+    configurable: true,
+    value: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }),
+  });
 });
 const bench = (): string => screen.getByTestId('bench').textContent ?? '';
 const blur = (): void => act(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -23,7 +26,8 @@ test('the plot line says which plot and what is known of its soil; another plot 
 test('the spine says what each stage still lacks', async () => {
   await show(<Frame />, { path: '/shelf', bench: [productNamed('Barn straw').id] });
   const spine = screen.getByRole('navigation', { name: 'Stages' }).textContent ?? '';
-  for (const words of ['GroundpH 6.4', 'Shelf16 bags', 'Priceneeds 2 on the bench', 'Mix0 recipes', 'Claims0 claims']) expect(spine).toContain(words);
+  for (const words of ['GroundpH 6.4', 'Shelf16 bags', 'Priceneeds 2 on the bench', 'Mix0 recipes', 'Claims0 claims'])
+    expect(spine).toContain(words);
 });
 
 test('number keys set bags aside, but not while something is typed', async () => {
@@ -64,9 +68,24 @@ test('an empty bench says how it is filled', async () => {
   expect(bench()).toContain('Put two to eight bags here from the shelf');
 });
 
-const entry = (id: string, given: Partial<JournalRecord> = {}): JournalRecord => ({ id, at: '2026-02-20T10:00:00.000Z', who: 'gardener', kind: 'product', recordId: idOf(1), name: 'Urea', action: 'update', undoes: null, before: { grade: '45-0-0' }, after: { grade: '46-0-0' }, undoable: false, ...given });
+const entry = (id: string, given: Partial<JournalRecord> = {}): JournalRecord => ({
+  id,
+  at: '2026-02-20T10:00:00.000Z',
+  who: 'gardener',
+  kind: 'product',
+  recordId: idOf(1),
+  name: 'Urea',
+  action: 'update',
+  undoes: null,
+  before: { grade: '45-0-0' },
+  after: { grade: '46-0-0' },
+  undoable: false,
+  ...given,
+});
 test('the book tells what changed, and offers to take back only a record’s latest change', async () => {
-  await show(<BookView />, { journal: [entry('2', { undoable: true, undoes: '1' }), entry('1'), entry('0', { action: 'create', before: null })] });
+  await show(<BookView />, {
+    journal: [entry('2', { undoable: true, undoes: '1' }), entry('1'), entry('0', { action: 'create', before: null })],
+  });
   const rows = [...document.querySelectorAll('[data-testid=journal] tbody tr')].map((r) => r.textContent ?? '');
   expect(rows[0]).toMatch(/bag Urea changed, as an undo.*grade: 45-0-0 → 46-0-0.*Undo/);
   expect(rows.map((r) => /Undo changed/.test(r))).toEqual([true, false, false]);

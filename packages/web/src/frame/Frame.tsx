@@ -19,7 +19,8 @@ function useTheme(): void {
   useEffect(() => {
     const evening = window.matchMedia('(prefers-color-scheme: dark)');
     const apply = (): void => {
-      document.documentElement.dataset['theme'] = theme === 'evening' || (theme === 'system' && evening.matches) ? 'dark' : 'light';
+      document.documentElement.dataset['theme'] =
+        theme === 'evening' || (theme === 'system' && evening.matches) ? 'dark' : 'light';
     };
     apply();
     evening.addEventListener('change', apply);
@@ -43,16 +44,28 @@ export function Frame() {
   return (
     <MarginSlot value={slot}>
       <PatternDefs />
-      <a href="#sheet" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-wheat focus:px-3 focus:py-2 focus:text-on-wheat">To the sheet</a>
+      <a
+        href="#sheet"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-wheat focus:px-3 focus:py-2 focus:text-on-wheat"
+      >
+        To the sheet
+      </a>
       <div className="frame flex h-dvh flex-col">
         <PlotLine onKeys={showKeys} />
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[10.25rem_minmax(0,1fr)]">
           <Spine />
           <div className="min-h-0 flex-1 overflow-y-auto xl:grid xl:grid-cols-[minmax(0,1fr)_19rem] xl:overflow-hidden">
-            <main id="sheet" tabIndex={-1} className="min-w-0 outline-none xl:overflow-y-auto" key={stage}><Outlet /></main>
-            <aside aria-label="Margin" className={`no-print border-rule px-4 pb-6 xl:border-l xl:overflow-y-auto xl:py-4 ${working ? 'max-xl:pb-72' : ''}`}>
+            <main id="sheet" tabIndex={-1} className="min-w-0 outline-none xl:overflow-y-auto" key={stage}>
+              <Outlet />
+            </main>
+            <aside
+              aria-label="Margin"
+              className={`no-print border-rule px-4 pb-6 xl:border-l xl:overflow-y-auto xl:py-4 ${working ? 'max-xl:pb-72' : ''}`}
+            >
               {working && (
-                <div className="max-xl:fixed max-xl:inset-x-0 max-xl:bottom-0 max-xl:z-30 max-xl:max-h-[60dvh] max-xl:overflow-y-auto max-xl:border-t max-xl:border-line-strong max-xl:bg-chalk max-xl:p-2 xl:mb-5"><Working figure={working} /></div>
+                <div className="max-xl:fixed max-xl:inset-x-0 max-xl:bottom-0 max-xl:z-30 max-xl:max-h-[60dvh] max-xl:overflow-y-auto max-xl:border-t max-xl:border-line-strong max-xl:bg-chalk max-xl:p-2 xl:mb-5">
+                  <Working figure={working} />
+                </div>
               )}
               <div ref={setSlot} />
             </aside>
@@ -61,7 +74,11 @@ export function Frame() {
         <Notice />
         <Bench />
       </div>
-      {keysOpen && <Suspense><KeysDialog open onClose={() => setKeysOpen(false)} /></Suspense>}
+      {keysOpen && (
+        <Suspense>
+          <KeysDialog open onClose={() => setKeysOpen(false)} />
+        </Suspense>
+      )}
     </MarginSlot>
   );
 }

@@ -16,9 +16,24 @@ export const KeysDialog = ({ open, onClose }: { open: boolean; onClose: () => vo
     <div className="fixed inset-0 flex items-center justify-center p-4">
       <DialogPanel className="w-full max-w-md border-4 border-double border-line-strong bg-paper p-5">
         <DialogTitle className="mb-2 text-lg">Keys</DialogTitle>
-        <table className="ledger"><tbody>{KEYS.map(([key, what]) => <tr key={key}><th scope="row" className="whitespace-nowrap"><kbd className="font-semibold">{key}</kbd></th><td>{what}</td></tr>)}</tbody></table>
-        <p className="mt-3 text-sm text-faint">Tab and arrow keys reach everything else. While you type in a field, these keys are letters.</p>
-        <button type="button" className="action main mt-3" onClick={onClose}>Close</button>
+        <table className="ledger">
+          <tbody>
+            {KEYS.map(([key, what]) => (
+              <tr key={key}>
+                <th scope="row" className="whitespace-nowrap">
+                  <kbd className="font-semibold">{key}</kbd>
+                </th>
+                <td>{what}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="mt-3 text-sm text-faint">
+          Tab and arrow keys reach everything else. While you type in a field, these keys are letters.
+        </p>
+        <button type="button" className="action main mt-3" onClick={onClose}>
+          Close
+        </button>
       </DialogPanel>
     </div>
   </Dialog>

@@ -16,7 +16,12 @@ export function useUndoNotice(): (() => Promise<void>) | undefined {
   const { recordId } = notice;
   return async () => {
     const result = await undoLatest({ recordId });
-    dispatch(noticed({ text: result.error ? problemOf(result.error).detail : 'Undone. The book keeps both entries.', recordId: undefined }));
+    dispatch(
+      noticed({
+        text: result.error ? problemOf(result.error).detail : 'Undone. The book keeps both entries.',
+        recordId: undefined,
+      }),
+    );
   };
 }
 
@@ -35,8 +40,20 @@ export function Notice() {
       {notice && (
         <div className="flex items-center justify-center gap-4 bg-pine px-4 py-1.5 text-chalk">
           <span>{notice.text}</span>
-          {undo && <button type="button" className="flex cursor-pointer items-center gap-1 font-semibold underline underline-offset-3" onClick={() => void undo()}><Undo2 size={16} aria-hidden="true" />Undo</button>}
-          <button type="button" className="cursor-pointer" onClick={() => dispatch(noticed(undefined))}><X size={16} aria-hidden="true" /><span className="sr-only">Put the notice away</span></button>
+          {undo && (
+            <button
+              type="button"
+              className="flex cursor-pointer items-center gap-1 font-semibold underline underline-offset-3"
+              onClick={() => void undo()}
+            >
+              <Undo2 size={16} aria-hidden="true" />
+              Undo
+            </button>
+          )}
+          <button type="button" className="cursor-pointer" onClick={() => dispatch(noticed(undefined))}>
+            <X size={16} aria-hidden="true" />
+            <span className="sr-only">Put the notice away</span>
+          </button>
         </div>
       )}
     </div>

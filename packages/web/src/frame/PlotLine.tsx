@@ -12,7 +12,9 @@ const { changed } = settingsSlice.actions;
 const FindBox = lazy(async () => ({ default: (await import('./FindBox')).FindBox }));
 const UnitsPopover = lazy(async () => ({ default: (await import('./UnitsPopover')).UnitsPopover }));
 
-const Chip = ({ children }: { children: React.ReactNode }) => <span className="whitespace-nowrap border-l border-rule pl-2.5 text-sm text-faint">{children}</span>;
+const Chip = ({ children }: { children: React.ReactNode }) => (
+  <span className="whitespace-nowrap border-l border-rule pl-2.5 text-sm text-faint">{children}</span>
+);
 
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
@@ -28,25 +30,42 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
       </Link>
       {plot && crop ? (
         <>
-          <select aria-label="Plot" className="field min-w-0 !w-auto flex-1 font-semibold sm:max-w-60 sm:flex-none" value={plot.id} onChange={(e) => dispatch(changed({ plotId: e.target.value }))}>
-            {plots.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+          <select
+            aria-label="Plot"
+            className="field min-w-0 !w-auto flex-1 font-semibold sm:max-w-60 sm:flex-none"
+            value={plot.id}
+            onChange={(e) => dispatch(changed({ plotId: e.target.value }))}
+          >
+            {plots.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
           </select>
           <span className="hidden flex-wrap items-center gap-2.5 md:flex">
             <Chip>{formatGiven(plot.areaM2)} m²</Chip>
             <Chip>{crop.name}</Chip>
-            <Chip>{plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]}, {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}</Chip>
+            <Chip>
+              {plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]},{' '}
+              {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}
+            </Chip>
             <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>
           </span>
         </>
       ) : (
-        <Link to="/ground" className="plain">Say which plot</Link>
+        <Link to="/ground" className="plain">
+          Say which plot
+        </Link>
       )}
       <span className="ml-auto flex items-center gap-2">
         <Suspense fallback={<span className="h-9 w-60" />}>
           <FindBox />
           <UnitsPopover />
         </Suspense>
-        <button type="button" className="action !hidden sm:!inline-flex" onClick={onKeys} title="Keys (?)"><Keyboard size={16} aria-hidden="true" /><span className="sr-only">Keys</span></button>
+        <button type="button" className="action !hidden sm:!inline-flex" onClick={onKeys} title="Keys (?)">
+          <Keyboard size={16} aria-hidden="true" />
+          <span className="sr-only">Keys</span>
+        </button>
       </span>
     </header>
   );

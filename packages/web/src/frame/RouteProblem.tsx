@@ -5,7 +5,9 @@ const Trouble = ({ title, children }: { title: string; children: ReactNode }) =>
   <div role="alert" className="mx-auto max-w-xl p-8">
     <h1 className="text-2xl">{title}</h1>
     <p className="my-3">{children}</p>
-    <Link to="/shelf" className="action main">To the shelf</Link>
+    <Link to="/shelf" className="action main">
+      To the shelf
+    </Link>
   </div>
 );
 
@@ -16,5 +18,10 @@ export const NoSuchPage = () => <Trouble title="No such page in this ledger">The
 export function RouteProblem() {
   const error = useRouteError();
   if (isRouteErrorResponse(error) && error.status === 404) return <NoSuchPage />;
-  return <Trouble title="This page stopped working">What you entered is kept. Opening the page again usually helps; if it does not, the program may have been updated: load the page anew.</Trouble>;
+  return (
+    <Trouble title="This page stopped working">
+      What you entered is kept. Opening the page again usually helps; if it does not, the program may have been updated:
+      load the page anew.
+    </Trouble>
+  );
 }

@@ -6,13 +6,18 @@ import { useLacks } from './lacks';
 export function Spine() {
   const lacks = useLacks();
   return (
-    <nav aria-label="Stages" className="no-print overflow-x-auto border-b border-rule lg:overflow-visible lg:border-b-0 lg:border-r">
+    <nav
+      aria-label="Stages"
+      className="no-print overflow-x-auto border-b border-rule lg:overflow-visible lg:border-b-0 lg:border-r"
+    >
       <ol className="flex lg:flex-col lg:py-3">
         {STAGES.map(({ path, name, icon: Icon }) => (
           <li key={path} className="shrink-0">
             <NavLink
               to={path}
-              className={({ isActive }) => `flex items-start gap-2.5 border-b-[3px] px-3 py-2 lg:border-b-0 lg:border-l-[5px] ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`}
+              className={({ isActive }) =>
+                `flex items-start gap-2.5 border-b-[3px] px-3 py-2 lg:border-b-0 lg:border-l-[5px] ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`
+              }
             >
               <Icon size={18} aria-hidden="true" className="mt-0.5 shrink-0" />
               <span className="leading-tight">

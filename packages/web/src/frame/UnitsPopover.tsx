@@ -15,21 +15,51 @@ export function UnitsPopover() {
     <Popover className="relative">
       <PopoverButton className="action" title="Units and light">
         <SlidersHorizontal size={16} aria-hidden="true" />
-        <span className="hidden sm:inline">{settings.massUnit}, {settings.basis === 'oxide' ? 'P₂O₅ K₂O' : 'P K'}</span>
+        <span className="hidden sm:inline">
+          {settings.massUnit}, {settings.basis === 'oxide' ? 'P₂O₅ K₂O' : 'P K'}
+        </span>
         <span className="sr-only">Units and light</span>
       </PopoverButton>
-      <PopoverPanel anchor="bottom end" className="z-30 mt-1 flex w-72 flex-col gap-3 border border-line-strong bg-paper p-4 shadow-md">
+      <PopoverPanel
+        anchor="bottom end"
+        className="z-30 mt-1 flex w-72 flex-col gap-3 border border-line-strong bg-paper p-4 shadow-md"
+      >
         <div>
           <p className="mb-1 text-sm text-faint">Price nutrients by the</p>
-          <Choice label="Mass unit" value={settings.massUnit} onChange={(massUnit) => set({ massUnit })} options={[{ value: 'kg', text: 'kilogram' }, { value: 'lb', text: 'pound' }]} />
+          <Choice
+            label="Mass unit"
+            value={settings.massUnit}
+            onChange={(massUnit) => set({ massUnit })}
+            options={[
+              { value: 'kg', text: 'kilogram' },
+              { value: 'lb', text: 'pound' },
+            ]}
+          />
         </div>
         <div>
           <p className="mb-1 text-sm text-faint">Show phosphorus and potassium as</p>
-          <Choice label="Basis" value={settings.basis} onChange={(basis) => set({ basis })} options={[{ value: 'oxide', text: 'P₂O₅, K₂O' }, { value: 'element', text: 'P, K' }]} />
+          <Choice
+            label="Basis"
+            value={settings.basis}
+            onChange={(basis) => set({ basis })}
+            options={[
+              { value: 'oxide', text: 'P₂O₅, K₂O' },
+              { value: 'element', text: 'P, K' },
+            ]}
+          />
         </div>
         <div>
           <p className="mb-1 text-sm text-faint">Light</p>
-          <Choice label="Light" value={settings.theme} onChange={(theme) => set({ theme })} options={[{ value: 'system', text: 'as the machine' }, { value: 'day', text: 'day' }, { value: 'evening', text: 'evening shed' }]} />
+          <Choice
+            label="Light"
+            value={settings.theme}
+            onChange={(theme) => set({ theme })}
+            options={[
+              { value: 'system', text: 'as the machine' },
+              { value: 'day', text: 'day' },
+              { value: 'evening', text: 'evening shed' },
+            ]}
+          />
         </div>
       </PopoverPanel>
     </Popover>

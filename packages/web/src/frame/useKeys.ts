@@ -6,8 +6,11 @@ import { useAppDispatch } from '../app/store';
 import { useBench } from '../app/workspace';
 import { useUndoNotice } from './Notice';
 
-const isTyping = (target: EventTarget | null): boolean => 
-  target instanceof HTMLElement && (target.isContentEditable || (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !/^(checkbox|radio)$/.test((target as HTMLInputElement).type)));
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) &&
+      !/^(checkbox|radio)$/.test((target as HTMLInputElement).type)));
 
 /** The program's own keys; they rest while something is being typed. None of them destroys anything. */
 export function useKeys(showKeys: () => void): void {

@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { CHECK_COSTS, pHAvailability, SIGN_PLACE_NAMES, SIGN_PLACES, SIGNS, sortCauses, type Nutrient } from '@wheat-ledger/core';
+import {
+  CHECK_COSTS,
+  pHAvailability,
+  SIGN_PLACE_NAMES,
+  SIGN_PLACES,
+  SIGNS,
+  sortCauses,
+  type Nutrient,
+} from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { usePlot } from '../app/workspace';
@@ -10,8 +18,15 @@ import { useSoilPH } from './useSoil';
 function AtThisPH({ nutrient }: { nutrient: Nutrient }) {
   const { plot, site } = usePlot();
   const pH = useSoilPH(plot);
-  const held = site && pH !== undefined ? pHAvailability(pH, site).find((a) => a.nutrient === nutrient && a.effect === 'harder') : undefined;
-  return held ? <p className="mt-0.5 text-slate">At your pH {pH} {held.words}: mend that first.</p> : null;
+  const held =
+    site && pH !== undefined
+      ? pHAvailability(pH, site).find((a) => a.nutrient === nutrient && a.effect === 'harder')
+      : undefined;
+  return held ? (
+    <p className="mt-0.5 text-slate">
+      At your pH {pH} {held.words}: mend that first.
+    </p>
+  ) : null;
 }
 
 /** From what is seen to what may be behind it, the cheapest check first, before anything is fed. */
@@ -20,28 +35,69 @@ export function CausesView() {
   const causes = useMemo(() => sortCauses(seen), [seen]);
   const toggle = (key: string): void => setSeen(seen.includes(key) ? seen.filter((s) => s !== key) : [...seen, key]);
   return (
-    <Sheet title="What is wrong?" question="Mostly water, warmth, pH or damage. Tick what you see." actions={<Link to="/ground" className="action">Back to the ground</Link>}>
+    <Sheet
+      title="What is wrong?"
+      question="Mostly water, warmth, pH or damage. Tick what you see."
+      actions={
+        <Link to="/ground" className="action">
+          Back to the ground
+        </Link>
+      }
+    >
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2">
         {SIGN_PLACES.map((place) => (
           <fieldset key={place}>
             <legend className="mb-1 font-slab font-semibold">{SIGN_PLACE_NAMES[place]}</legend>
             {SIGNS.filter((s) => s.place === place).map((s) => (
-              <label key={s.key} className="flex cursor-pointer items-center gap-2 py-0.5"><input type="checkbox" className="size-4 accent-wheat" checked={seen.includes(s.key)} onChange={() => toggle(s.key)} />{s.name}</label>
+              <label key={s.key} className="flex cursor-pointer items-center gap-2 py-0.5">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-wheat"
+                  checked={seen.includes(s.key)}
+                  onChange={() => toggle(s.key)}
+                />
+                {s.name}
+              </label>
             ))}
           </fieldset>
         ))}
       </div>
-      {causes.length === 0 ? <Empty>Tick what you see, where it shows first.</Empty> : (
+      {causes.length === 0 ? (
+        <Empty>Tick what you see, where it shows first.</Empty>
+      ) : (
         <div className="mt-6 overflow-x-auto" aria-live="polite">
           <table className="ledger" data-testid="causes">
-            <caption className="pb-1 text-left text-sm text-faint">What may be behind it, in the order worth checking</caption>
-            <thead><tr><th scope="col">It may be</th><th scope="col">check</th><th scope="col">which costs</th><th scope="col">then first</th>{seen.length > 1 && <th scope="col" className="num">explains</th>}</tr></thead>
+            <caption className="pb-1 text-left text-sm text-faint">
+              What may be behind it, in the order worth checking
+            </caption>
+            <thead>
+              <tr>
+                <th scope="col">It may be</th>
+                <th scope="col">check</th>
+                <th scope="col">which costs</th>
+                <th scope="col">then first</th>
+                {seen.length > 1 && (
+                  <th scope="col" className="num">
+                    explains
+                  </th>
+                )}
+              </tr>
+            </thead>
             <tbody>
               {causes.map(({ cause, explains }) => (
                 <tr key={cause.name} className={cause.kind === 'shortage' ? 'text-faint' : ''}>
-                  <th scope="row">{cause.name}</th><td>{cause.check}</td><td className="whitespace-nowrap">{CHECK_COSTS[cause.cost]}</td>
-                  <td>{cause.first}{cause.nutrient && <AtThisPH nutrient={cause.nutrient} />}</td>
-                  {seen.length > 1 && <td className="num">{explains} of {seen.length}</td>}
+                  <th scope="row">{cause.name}</th>
+                  <td>{cause.check}</td>
+                  <td className="whitespace-nowrap">{CHECK_COSTS[cause.cost]}</td>
+                  <td>
+                    {cause.first}
+                    {cause.nutrient && <AtThisPH nutrient={cause.nutrient} />}
+                  </td>
+                  {seen.length > 1 && (
+                    <td className="num">
+                      {explains} of {seen.length}
+                    </td>
+                  )}
                 </tr>
               ))}
             </tbody>
@@ -49,8 +105,19 @@ export function CausesView() {
         </div>
       )}
       <MarginNotes>
-        <MarginNote title="Old leaves, new leaves"><p>A plant can move nitrogen, phosphorus, potassium and magnesium out of old leaves, so their shortage shows there. Calcium, sulfur, iron, manganese, boron, zinc and copper stay where they are: their shortage shows on new growth.</p></MarginNote>
-        <MarginNote title="Doing nothing"><p>Nothing is a choice too, and often the best one: cold and age grow out by themselves, at no cost.</p><Remark tone="caution">A leaf’s look alone proves no shortage. Test before you treat; ask a local adviser where much depends on it.</Remark></MarginNote>
+        <MarginNote title="Old leaves, new leaves">
+          <p>
+            A plant can move nitrogen, phosphorus, potassium and magnesium out of old leaves, so their shortage shows
+            there. Calcium, sulfur, iron, manganese, boron, zinc and copper stay where they are: their shortage shows on
+            new growth.
+          </p>
+        </MarginNote>
+        <MarginNote title="Doing nothing">
+          <p>Nothing is a choice too, and often the best one: cold and age grow out by themselves, at no cost.</p>
+          <Remark tone="caution">
+            A leaf’s look alone proves no shortage. Test before you treat; ask a local adviser where much depends on it.
+          </Remark>
+        </MarginNote>
       </MarginNotes>
     </Sheet>
   );

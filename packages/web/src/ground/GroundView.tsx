@@ -28,9 +28,16 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   const dispatch = useAppDispatch();
   const takeOut = useTakeOut('plot', '/ground');
   const saved = useMemo(() => (record ? plotText(record) : blankPlot(format(new Date(), 'yyyy-MM-dd'))), [record]);
-  const textForm = useTextForm<PlotText, PlotInput>({ Input: PlotInput, saved, version: record?.version, read: readPlot, draft: `plot.${record?.id ?? 'new'}` });
+  const textForm = useTextForm<PlotText, PlotInput>({
+    Input: PlotInput,
+    saved,
+    version: record?.version,
+    read: readPlot,
+    draft: `plot.${record?.id ?? 'new'}`,
+  });
   const saving = useSaving({
-    kind: 'plot', textForm,
+    kind: 'plot',
+    textForm,
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readPlot(text).plain,
     nameOf: (p) => p.name,
@@ -44,39 +51,98 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   return (
     <>
       <EditForm<'plot', PlotText>
-        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
-        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.areaM2} m².</>}
-        actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take this plot out</button>}
+        textForm={textForm}
+        saving={saving.saving}
+        trouble={saving.trouble}
+        onSubmit={(e) => void saving.submit(e)}
+        onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => (
+          <>
+            Theirs, saved as version {newer.version}: “{newer.name}”, {newer.areaM2} m².
+          </>
+        )}
+        actions={
+          record && (
+            <button
+              type="button"
+              className="action ml-auto"
+              onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+              Take this plot out
+            </button>
+          )
+        }
       >
         <FormPart title="The plot">
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
             <TextField name="name" label="Name" />
             <SelectField name="crop" label="Crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
             <TextField name="plantedOn" label="Sown, planted or growth starts" type="date" />
-            <SelectField name="medium" label="Grown in" options={MEDIA.map((m) => ({ value: m, text: MEDIUM_NAMES[m] }))} />
+            <SelectField
+              name="medium"
+              label="Grown in"
+              options={MEDIA.map((m) => ({ value: m, text: MEDIUM_NAMES[m] }))}
+            />
             <SelectField name="texture" label="Texture" options={TEXTURES.map((t) => ({ value: t, text: t }))} />
-            <TextField name="pH" label="pH" placeholder="not measured" inputMode="decimal" hint="decides how much urea is lost as ammonia" />
+            <TextField
+              name="pH"
+              label="pH"
+              placeholder="not measured"
+              inputMode="decimal"
+              hint="decides how much urea is lost as ammonia"
+            />
             <ShapeFields plain={plain} readable={problems.length === 0} />
           </div>
         </FormPart>
         <FormPart title="How warm the soil is" hint="decides how fast everything organic, coated or urea is released">
-          <SelectField name="kind" label="Known as" options={[{ value: 'monthly', text: 'twelve monthly means' }, { value: 'sine', text: 'a yearly mean and swing' }]} className="mb-2 max-w-64" />
+          <SelectField
+            name="kind"
+            label="Known as"
+            options={[
+              { value: 'monthly', text: 'twelve monthly means' },
+              { value: 'sine', text: 'a yearly mean and swing' },
+            ]}
+            className="mb-2 max-w-64"
+          />
           {text.kind === 'monthly' ? (
-            <div className="grid grid-cols-4 gap-2 sm:grid-cols-6">{MONTHS.map((m, i) => <TextField key={m} name={`meansC.${i}`} label={`${m}, °C`} inputMode="decimal" />)}</div>
+            <div className="grid grid-cols-4 gap-2 sm:grid-cols-6">
+              {MONTHS.map((m, i) => (
+                <TextField key={m} name={`meansC.${i}`} label={`${m}, °C`} inputMode="decimal" />
+              ))}
+            </div>
           ) : (
             <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
               <TextField name="meanC" label="Mean of the year, °C" inputMode="decimal" />
               <TextField name="amplitudeC" label="Swing above and below it, °C" inputMode="decimal" />
-              <TextField name="warmestDay" label="Warmest day of the year, 0–364" inputMode="numeric" hint="205 is 25 July" />
+              <TextField
+                name="warmestDay"
+                label="Warmest day of the year, 0–364"
+                inputMode="numeric"
+                hint="205 is 25 July"
+              />
             </div>
           )}
         </FormPart>
         <WaterParts plot={saved} />
       </EditForm>
       <MarginNotes>
-        {problems.length === 0 && plain.shape && <MarginNote title="To scale"><PlotSketch shape={toShape(plain.shape)} /></MarginNote>}
-        {problems.length === 0 && <MarginNote title="The year as typed"><YearOfWarmth site={toSite(plain)} /></MarginNote>}
-        <MarginNote title="What rests on this"><p>The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen in the line at the top.</p></MarginNote>
+        {problems.length === 0 && plain.shape && (
+          <MarginNote title="To scale">
+            <PlotSketch shape={toShape(plain.shape)} />
+          </MarginNote>
+        )}
+        {problems.length === 0 && (
+          <MarginNote title="The year as typed">
+            <YearOfWarmth site={toSite(plain)} />
+          </MarginNote>
+        )}
+        <MarginNote title="What rests on this">
+          <p>
+            The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen
+            in the line at the top.
+          </p>
+        </MarginNote>
       </MarginNotes>
     </>
   );
@@ -91,9 +157,30 @@ export function GroundView() {
   const record = id === 'new' ? undefined : (plots.find((p) => p.id === id) ?? (id ? undefined : plot));
   const missing = id !== undefined && id !== 'new' && !record;
   return (
-    <Sheet title="Ground" question="Which plot, what grows there, and how warm is its soil?" actions={<Link to="/ground/causes" className="action">What is wrong?</Link>}>
+    <Sheet
+      title="Ground"
+      question="Which plot, what grows there, and how warm is its soil?"
+      actions={
+        <Link to="/ground/causes" className="action">
+          What is wrong?
+        </Link>
+      }
+    >
       <PlotPages plotId={record?.id} />
-      {missing ? <Empty>That plot was taken out. It can be restored from the <Link to="/book" className="plain">book</Link>.</Empty> : <><PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />{record && <SoilReports plot={record} />}</>}
+      {missing ? (
+        <Empty>
+          That plot was taken out. It can be restored from the{' '}
+          <Link to="/book" className="plain">
+            book
+          </Link>
+          .
+        </Empty>
+      ) : (
+        <>
+          <PlotForm key={record ? record.id : 'new'} {...(record ? { record } : {})} />
+          {record && <SoilReports plot={record} />}
+        </>
+      )}
     </Sheet>
   );
 }

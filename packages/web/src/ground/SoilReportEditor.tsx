@@ -5,7 +5,15 @@ import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { Trash2, Upload } from 'lucide-react';
 import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
-import { readSoilSlip, SOIL_ANALYTE_NAMES, SOIL_ANALYTES, SOIL_METHOD_NAMES, SOIL_METHODS, soilUnits, type SoilAnalyte } from '@wheat-ledger/core';
+import {
+  readSoilSlip,
+  SOIL_ANALYTE_NAMES,
+  SOIL_ANALYTES,
+  SOIL_METHOD_NAMES,
+  SOIL_METHODS,
+  soilUnits,
+  type SoilAnalyte,
+} from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
@@ -19,14 +27,24 @@ import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilFigure
 const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE_NAMES[a] }));
 const METHOD_OPTIONS = SOIL_METHODS.map((m) => ({ value: m, text: SOIL_METHOD_NAMES[m] }));
 /** The units of a figure, and the one it has though it is not its own, so that nothing changes unseen. */
-const unitOptions = ({ analyte, unit }: SoilFigureText) => [...new Set([...soilUnits(analyte as SoilAnalyte), unit])].map((u) => ({ value: u, text: u || 'none' }));
+const unitOptions = ({ analyte, unit }: SoilFigureText) =>
+  [...new Set([...soilUnits(analyte as SoilAnalyte), unit])].map((u) => ({ value: u, text: u || 'none' }));
 
 const MOST_SLIP_BYTES = 200_000;
 
 /** The rows of a table as lines, cells apart. */
-const rowsAsLines = (content: string): string => Papa.parse<string[]>(content, {}).data.map((cells) => cells.map((c) => c.trim()).filter(Boolean).join(' ')).join('\n');
+const rowsAsLines = (content: string): string =>
+  Papa.parse<string[]>(content, {})
+    .data.map((cells) =>
+      cells
+        .map((c) => c.trim())
+        .filter(Boolean)
+        .join(' '),
+    )
+    .join('\n');
 /** Whether pasted text is a table of comma-separated cells; words before a comma have a space behind it, cells have none. */
-const isCommaTable = (text: string): boolean => /^[^\n,]*(?:,(?! )[^\n,]*){2,}$/m.test(text.trim().split('\n', 1)[0] ?? '');
+const isCommaTable = (text: string): boolean =>
+  /^[^\n,]*(?:,(?! )[^\n,]*){2,}$/m.test(text.trim().split('\n', 1)[0] ?? '');
 
 /** The slip as pasted or as a file: what each line was read as, and the step that takes the figures over. */
 function PasteSlip() {
@@ -36,28 +54,68 @@ function PasteSlip() {
   /** Its rows as lines, cells apart; what is no text is refused. */
   const fromFile = async (file: File): Promise<void> => {
     const content = file.size > MOST_SLIP_BYTES ? undefined : await file.text();
-    if (content === undefined || /[\0\ufffd]/.test(content)) return setRefused(`Read “${file.name}”, expected a CSV or text file of at most ${MOST_SLIP_BYTES / 1000} kB.`);
+    if (content === undefined || /[\0\ufffd]/.test(content))
+      return setRefused(`Read “${file.name}”, expected a CSV or text file of at most ${MOST_SLIP_BYTES / 1000} kB.`);
     setRefused('');
     setText(rowsAsLines(content));
   };
-  const lines = useMemo(() => readSoilSlip(isCommaTable(text) ? rowsAsLines(text) : text).filter((l) => l.text !== ''), [text]);
+  const lines = useMemo(
+    () => readSoilSlip(isCommaTable(text) ? rowsAsLines(text) : text).filter((l) => l.text !== ''),
+    [text],
+  );
   const figures = lines.flatMap((l) => (l.figure ? [figureText(l.figure)] : []));
   const take = (): void => {
-    setValue('figures', [...getValues('figures').filter((f) => f.value.trim() !== ''), ...figures], { shouldDirty: true });
+    setValue('figures', [...getValues('figures').filter((f) => f.value.trim() !== ''), ...figures], {
+      shouldDirty: true,
+    });
     setText('');
   };
   return (
     <FormPart title="Paste the slip" hint="or the rows of a CSV; or type the figures below">
-      <label htmlFor="slip-file" className="action mb-2 focus-within:outline-2"><Upload size={16} aria-hidden="true" />A CSV or text file of the slip
-        <input id="slip-file" type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" className="sr-only" onChange={(e) => { const file = e.target.files?.[0]; if (file) void fromFile(file); e.target.value = ''; }} />
+      <label htmlFor="slip-file" className="action mb-2 focus-within:outline-2">
+        <Upload size={16} aria-hidden="true" />A CSV or text file of the slip
+        <input
+          id="slip-file"
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          className="sr-only"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) void fromFile(file);
+            e.target.value = '';
+          }}
+        />
       </label>
-      {refused && <p role="alert" className="mb-2 text-beet">{refused}</p>}
-      <label htmlFor="slip" className="sr-only">The text of the slip</label>
-      <textarea id="slip" className="field pasted min-h-24" value={text} onChange={(e) => setText(e.target.value)} placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'} />
+      {refused && (
+        <p role="alert" className="mb-2 text-beet">
+          {refused}
+        </p>
+      )}
+      <label htmlFor="slip" className="sr-only">
+        The text of the slip
+      </label>
+      <textarea
+        id="slip"
+        className="field pasted min-h-24"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'}
+      />
       {lines.length > 0 && (
         <div className="mt-2" data-testid="slip-lines">
-          <ul className="text-[0.9375rem]">{lines.map((l, i) => <li key={`${l.number}.${i}`}><span className="text-faint">{l.text}</span> → <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>{l.says}</span></li>)}</ul>
-          <button type="button" className="action mt-2" disabled={figures.length === 0} onClick={take}>Take over {figures.length} {figures.length === 1 ? 'figure' : 'figures'}</button>
+          <ul className="text-[0.9375rem]">
+            {lines.map((l, i) => (
+              <li key={`${l.number}.${i}`}>
+                <span className="text-faint">{l.text}</span> →{' '}
+                <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>
+                  {l.says}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <button type="button" className="action mt-2" disabled={figures.length === 0} onClick={take}>
+            Take over {figures.length} {figures.length === 1 ? 'figure' : 'figures'}
+          </button>
         </div>
       )}
     </FormPart>
@@ -78,15 +136,31 @@ function FigureRows() {
       <ul className="flex flex-col gap-1.5">
         {fields.map((f, i) => (
           <li key={f.id} className="grid grid-cols-2 gap-1.5 sm:grid-cols-[1.4fr_1fr_0.9fr_1.4fr_2rem] [&>*]:min-w-0">
-            <SelectField name={`figures.${i}.analyte`} label={`Figure ${i + 1}, of what`} bare options={ANALYTE_OPTIONS} onChosen={(analyte) => chosen(i, analyte)} />
+            <SelectField
+              name={`figures.${i}.analyte`}
+              label={`Figure ${i + 1}, of what`}
+              bare
+              options={ANALYTE_OPTIONS}
+              onChosen={(analyte) => chosen(i, analyte)}
+            />
             <TextField name={`figures.${i}.value`} label={`Figure ${i + 1}, value`} bare placeholder="27 or < 2" />
-            <SelectField name={`figures.${i}.unit`} label={`Figure ${i + 1}, unit`} bare options={unitOptions(figures[i] ?? f)} />
+            <SelectField
+              name={`figures.${i}.unit`}
+              label={`Figure ${i + 1}, unit`}
+              bare
+              options={unitOptions(figures[i] ?? f)}
+            />
             <SelectField name={`figures.${i}.method`} label={`Figure ${i + 1}, method`} bare options={METHOD_OPTIONS} />
-            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove figure {i + 1}</span></button>
+            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
+              <Trash2 size={15} aria-hidden="true" />
+              <span className="sr-only">Remove figure {i + 1}</span>
+            </button>
           </li>
         ))}
       </ul>
-      <button type="button" className="plain mt-1" onClick={() => append(blankFigure())}>Another figure</button>
+      <button type="button" className="plain mt-1" onClick={() => append(blankFigure())}>
+        Another figure
+      </button>
     </FormPart>
   );
 }
@@ -97,17 +171,59 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
   const takeOut = useTakeOut('soil', back);
   const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);
-  const textForm = useTextForm<SoilText, SoilReportInput>({ Input: SoilReportInput, saved, version: record?.version, read, draft: `soil.${record?.id ?? `new.${plot.id}`}` });
-  const saving = useSaving({ kind: 'soil', textForm, existing: record && { id: record.id, version: textForm.base ?? record.version }, toInput: (text) => read(text).plain, nameOf: (r) => r.name, onSaved: () => navigate(back) });
+  const textForm = useTextForm<SoilText, SoilReportInput>({
+    Input: SoilReportInput,
+    saved,
+    version: record?.version,
+    read,
+    draft: `soil.${record?.id ?? `new.${plot.id}`}`,
+  });
+  const saving = useSaving({
+    kind: 'soil',
+    textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => read(text).plain,
+    nameOf: (r) => r.name,
+    onSaved: () => navigate(back),
+  });
   return (
-    <Sheet title={record ? record.name : 'A soil report'} question={`What was found in ${plot.name}, and by which method.`}>
+    <Sheet
+      title={record ? record.name : 'A soil report'}
+      question={`What was found in ${plot.name}, and by which method.`}
+    >
       <EditForm<'soil', SoilText>
-        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
-        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.figures.length} figures.</>}
+        textForm={textForm}
+        saving={saving.saving}
+        trouble={saving.trouble}
+        onSubmit={(e) => void saving.submit(e)}
+        onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => (
+          <>
+            Theirs, saved as version {newer.version}: “{newer.name}”, {newer.figures.length} figures.
+          </>
+        )}
         actions={
           <>
-            <button type="button" className="action" onClick={() => { textForm.discardDraft(); void navigate(back); }}>Leave without saving</button>
-            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take it out</button>}
+            <button
+              type="button"
+              className="action"
+              onClick={() => {
+                textForm.discardDraft();
+                void navigate(back);
+              }}
+            >
+              Leave without saving
+            </button>
+            {record && (
+              <button
+                type="button"
+                className="action ml-auto"
+                onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+                Take it out
+              </button>
+            )}
           </>
         }
       >
@@ -121,8 +237,15 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
         <LongField name="note" label="Note" />
       </EditForm>
       <MarginNotes>
-        <MarginNote title="Methods"><p>Olsen, Bray and Mehlich-3 take different shares of the phosphorus out of the same soil. Low, medium and high only exist within one method, and a figure without its method has no class here.</p></MarginNote>
-        <MarginNote title="Below detection"><p>Write &lt; 2 as the slip does. It is kept as that: neither nothing nor two.</p></MarginNote>
+        <MarginNote title="Methods">
+          <p>
+            Olsen, Bray and Mehlich-3 take different shares of the phosphorus out of the same soil. Low, medium and high
+            only exist within one method, and a figure without its method has no class here.
+          </p>
+        </MarginNote>
+        <MarginNote title="Below detection">
+          <p>Write &lt; 2 as the slip does. It is kept as that: neither nothing nor two.</p>
+        </MarginNote>
       </MarginNotes>
     </Sheet>
   );
@@ -136,6 +259,11 @@ export function SoilReportEditor() {
   if (isLoading || reportsLoading) return <Loading what="the report" />;
   const plot = plots.find((p) => p.id === id);
   const record = reports.find((r) => r.id === reportId);
-  if (!plot || (reportId !== 'new' && !record)) return <Sheet title="No such report" question="It was taken out, or never stood here."><Empty>What was taken out can be restored from the book.</Empty></Sheet>;
+  if (!plot || (reportId !== 'new' && !record))
+    return (
+      <Sheet title="No such report" question="It was taken out, or never stood here.">
+        <Empty>What was taken out can be restored from the book.</Empty>
+      </Sheet>
+    );
   return <ReportForm key={record?.id ?? 'new'} plot={plot} {...(record ? { record } : {})} />;
 }

@@ -12,10 +12,21 @@ const [plot] = samplePlots;
 if (!plot) throw new Error('The sample has no plot.');
 
 const report = (n: number, sampledOn: string, text: string): SoilReportRecord => ({
-  id: idOf(700 + n), version: 1, updatedAt: '2026-02-20T10:00:00.000Z', deletedAt: null, plotId: plot.id, name: `Slip ${n}`, sampledOn, depthM: 0.15, note: '',
+  id: idOf(700 + n),
+  version: 1,
+  updatedAt: '2026-02-20T10:00:00.000Z',
+  deletedAt: null,
+  plotId: plot.id,
+  name: `Slip ${n}`,
+  sampledOn,
+  depthM: 0.15,
+  note: '',
   figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure as SoilReportRecord['figures'][number]] : [])),
 });
-const rows = (testid: string): string[] => within(screen.getByTestId(testid)).getAllByRole('row').map((r) => r.textContent ?? '');
+const rows = (testid: string): string[] =>
+  within(screen.getByTestId(testid))
+    .getAllByRole('row')
+    .map((r) => r.textContent ?? '');
 
 test('without a report each condition names the test that would tell', async () => {
   await show(<SoilReports plot={plot} />);
@@ -24,7 +35,15 @@ test('without a report each condition names the test that would tell', async () 
 });
 
 test('reports stand side by side, oldest first, and only figures of one method share a row', async () => {
-  await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'Olsen, mg/kg\nPhosphorus 27'), report(2, '2024-02-12', 'Olsen, mg/kg\nPhosphorus 19'), report(3, '2022-02-01', 'Mehlich-3, mg/kg\nPhosphorus 44')] } });
+  await show(<SoilReports plot={plot} />, {
+    records: {
+      soil: [
+        report(1, '2026-02-09', 'Olsen, mg/kg\nPhosphorus 27'),
+        report(2, '2024-02-12', 'Olsen, mg/kg\nPhosphorus 19'),
+        report(3, '2022-02-01', 'Mehlich-3, mg/kg\nPhosphorus 44'),
+      ],
+    },
+  });
   const [head, ...body] = rows('soil-history');
   expect(head).toContain('2022-02-012024-02-122026-02-09');
   expect(body).toEqual(['phosphorus, mg/kgOlsen–1927high', 'phosphorus, mg/kgMehlich-344––medium']);
@@ -32,7 +51,17 @@ test('reports stand side by side, oldest first, and only figures of one method s
 });
 
 test('what follows from the newest report changes with the pH wanted and the school', async () => {
-  await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'pH 6.4\nCEC 20 cmol/kg\nsaturated paste\nSodium 183.9 mg/L\nCalcium 20.04 mg/L\nMagnesium 12.15 mg/L')] } });
+  await show(<SoilReports plot={plot} />, {
+    records: {
+      soil: [
+        report(
+          1,
+          '2026-02-09',
+          'pH 6.4\nCEC 20 cmol/kg\nsaturated paste\nSodium 183.9 mg/L\nCalcium 20.04 mg/L\nMagnesium 12.15 mg/L',
+        ),
+      ],
+    },
+  });
   const row = (start: string): string => rows('derived').find((r) => r.startsWith(start)) ?? '';
   expect(row('Sodium adsorption ratio')).toBe('Sodium adsorption ratio8.00 ');
   expect(row('Gypsum to below ESP 15 %')).toBe('Gypsum to below ESP 15 %0 g/m²');
@@ -57,7 +86,10 @@ test.each([
   [{ kind: 'ring', innerM: 0.3, outerM: 0.9 } as const, '1.8 by 1.8 m'],
   [{ kind: 'triangle', sidesM: [4, 5, 3] } as const, '4.0 by 3.0 m'],
   [{ kind: 'polygon', sidesM: [3, 4, 3, 4], diagonalsM: [5] } as const, '3.0 by 4.0 m'],
-  [{ kind: 'polygon', sidesM: [2, 2, 2, 2, 2, 2], diagonalsM: [2 * Math.sqrt(3), 4, 2 * Math.sqrt(3)] } as const, '4.0 by 3.5 m'],
+  [
+    { kind: 'polygon', sidesM: [2, 2, 2, 2, 2, 2], diagonalsM: [2 * Math.sqrt(3), 4, 2 * Math.sqrt(3)] } as const,
+    '4.0 by 3.5 m',
+  ],
   [{ kind: 'containers', acrossM: 0.4, litres: 30, count: 10 } as const, '3.6 by 0.9 m'],
   [{ kind: 'rows', lengthM: 20, spacingM: 1, count: 6 } as const, '20.0 by 6.0 m'],
 ])('a sketch of %j is as large as the shape', async (shape, size) => {
@@ -66,15 +98,28 @@ test.each([
 });
 
 test('a slip as a CSV file is read row by row; a file that is no text is refused', async () => {
-  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  await show(<SoilReportEditor />, {
+    path: `/ground/${samplePlots[0]!.id}/soil/new`,
+    route: '/ground/:id/soil/:reportId',
+  });
   const input = screen.getByLabelText<HTMLInputElement>(/A CSV or text file of the slip/);
-  const file = (content: string, name: string): File => Object.assign(new File([content], name), { text: () => Promise.resolve(content) });
-  await userEvent.upload(input, file('Analyte,Method,Value,Unit\n"Phosphorus",Olsen,27,mg/kg\npH,water,6.4,\n', 'slip.csv'));
-  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/Phosphorus Olsen 27 mg\/kg → 27 mg\/kg phosphorus, Olsen.*pH water 6\.4 → pH 6\.4, in water/));
+  const file = (content: string, name: string): File =>
+    Object.assign(new File([content], name), { text: () => Promise.resolve(content) });
+  await userEvent.upload(
+    input,
+    file('Analyte,Method,Value,Unit\n"Phosphorus",Olsen,27,mg/kg\npH,water,6.4,\n', 'slip.csv'),
+  );
+  await waitFor(() =>
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(
+      /Phosphorus Olsen 27 mg\/kg → 27 mg\/kg phosphorus, Olsen.*pH water 6\.4 → pH 6\.4, in water/,
+    ),
+  );
   await userEvent.click(screen.getByRole('button', { name: 'Take over 2 figures' }));
   expect(screen.getByLabelText<HTMLInputElement>(/Figure 1, value/).value).toBe('27');
   await userEvent.upload(input, file('MZ\0\u0001', 'trick.csv'));
-  await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/Read “trick\.csv”, expected a CSV or text file/));
+  await waitFor(() =>
+    expect(screen.getByRole('alert').textContent).toMatch(/Read “trick\.csv”, expected a CSV or text file/),
+  );
 });
 
 beforeEach(() => localStorage.clear());
@@ -82,7 +127,9 @@ beforeEach(() => localStorage.clear());
 test('what a pH lets through: unknown is told as a test, a good pH in a sentence, a limed soil nutrient by nutrient', async () => {
   const at = async (pH: number | undefined): Promise<void> => {
     document.body.replaceChildren();
-    const untold = Object.fromEntries(Object.entries(plot).filter(([field]) => field !== 'pH')) as unknown as PlotRecord;
+    const untold = Object.fromEntries(
+      Object.entries(plot).filter(([field]) => field !== 'pH'),
+    ) as unknown as PlotRecord;
     await show(<SoilReports plot={pH === undefined ? untold : { ...untold, pH }} />);
   };
   await at(undefined);
@@ -92,28 +139,46 @@ test('what a pH lets through: unknown is told as a test, a good pH in a sentence
   expect(screen.queryByTestId('ph-held')).toBeNull();
   await at(4.8);
   expect(screen.getByTestId('ph-easy').textContent).toMatch(/As easy as can be: Fe\.$/);
-  const held = within(screen.getByTestId('ph-held')).getAllByRole('row').map((r) => r.textContent);
+  const held = within(screen.getByTestId('ph-held'))
+    .getAllByRole('row')
+    .map((r) => r.textContent);
   expect(held).toContain('P phosphorusharder to getiron and aluminium hold it');
   expect(held).toContain('Mn manganesetoo much of itso much dissolves that it can harm roots');
 });
 
 test('pasted rows of a CSV are read by their cells; a slip with decimal commas stays as it is', async () => {
-  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  await show(<SoilReportEditor />, {
+    path: `/ground/${samplePlots[0]!.id}/soil/new`,
+    route: '/ground/:id/soil/:reportId',
+  });
   const area = screen.getByLabelText('The text of the slip');
   await userEvent.click(area);
   await userEvent.paste('Analyte,Result,Unit,Method\npH,6.4,,H2O\nP,27,mg/kg,Olsen\nNa,46,mg/L,saturated paste');
-  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/pH 6\.4 H2O → pH 6\.4, in water.*27 mg\/kg phosphorus, Olsen.*46 mg\/L sodium, saturated paste/));
+  await waitFor(() =>
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(
+      /pH 6\.4 H2O → pH 6\.4, in water.*27 mg\/kg phosphorus, Olsen.*46 mg\/L sodium, saturated paste/,
+    ),
+  );
   await userEvent.clear(area);
   await userEvent.paste('pH 6,4, in water\nP (Olsen) 27,5 mg/kg');
-  await waitFor(() => expect(screen.getByTestId('slip-lines').textContent).toMatch(/→ pH 6\.4, in water.*→ 27\.5 mg\/kg phosphorus, Olsen/));
+  await waitFor(() =>
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(
+      /→ pH 6\.4, in water.*→ 27\.5 mg\/kg phosphorus, Olsen/,
+    ),
+  );
 });
 
 test('what is chosen brings its own unit and keeps one that fits; a value no soil has is told beside it', async () => {
-  await show(<SoilReportEditor />, { path: `/ground/${samplePlots[0]!.id}/soil/new`, route: '/ground/:id/soil/:reportId' });
+  await show(<SoilReportEditor />, {
+    path: `/ground/${samplePlots[0]!.id}/soil/new`,
+    route: '/ground/:id/soil/:reportId',
+  });
   const unit = (): string => screen.getByLabelText<HTMLSelectElement>('Figure 2, unit').value;
   expect(unit()).toBe('mg/kg');
   await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'bulk density');
-  expect([unit(), [...screen.getByLabelText<HTMLSelectElement>('Figure 2, unit').options].map((o) => o.value)]).toEqual(['kg/L', ['kg/L']]);
+  expect([unit(), [...screen.getByLabelText<HTMLSelectElement>('Figure 2, unit').options].map((o) => o.value)]).toEqual(
+    ['kg/L', ['kg/L']],
+  );
   await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'calcium');
   await userEvent.selectOptions(screen.getByLabelText('Figure 2, unit'), 'mg/L');
   await userEvent.selectOptions(screen.getByLabelText('Figure 2, of what'), 'magnesium');
@@ -124,16 +189,27 @@ test('what is chosen brings its own unit and keeps one that fits; a value no soi
 });
 
 test('EC and CEC are told apart where each stands', async () => {
-  await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'EC saturated paste 0.7 mS/cm\nCEC 11 cmol/kg\nP (Olsen) 20 mg/kg')] } });
-  expect(rows('soil-history').find((r) => r.startsWith('electrical'))).toMatch(/how much salt is dissolved in the soil’s water, not what the soil can hold/);
+  await show(<SoilReports plot={plot} />, {
+    records: { soil: [report(1, '2026-02-09', 'EC saturated paste 0.7 mS/cm\nCEC 11 cmol/kg\nP (Olsen) 20 mg/kg')] },
+  });
+  expect(rows('soil-history').find((r) => r.startsWith('electrical'))).toMatch(
+    /how much salt is dissolved in the soil’s water, not what the soil can hold/,
+  );
   expect(rows('soil-history').find((r) => r.startsWith('cation'))).toMatch(/how much charge the soil has to hold/);
-  expect(rows('derived').find((r) => r.startsWith('Cation'))).toMatch(/how much charge the soil has to hold.*needs exchangeable/);
+  expect(rows('derived').find((r) => r.startsWith('Cation'))).toMatch(
+    /how much charge the soil has to hold.*needs exchangeable/,
+  );
 });
 
 test('lime is needed by what is at hand: a bag whose liming effect is known, or what is typical of a lime', async () => {
   const bag = { ...productNamed('Barn straw'), id: idOf(801), name: 'Shed lime', limingPer100Kg: 50 };
   await show(<SoilReports plot={plot} />, { records: { soil: [report(1, '2026-02-09', 'pH 5.5')], product: [bag] } });
-  const need = (): number[] => (rows('derived').find((r) => / to pH 6\.5/.test(r)) ?? '').replace(/kg on.*/, '').match(/[\d.]+(?=[–\s])/g)?.slice(1, 3).map(Number) ?? [];
+  const need = (): number[] =>
+    (rows('derived').find((r) => / to pH 6\.5/.test(r)) ?? '')
+      .replace(/kg on.*/, '')
+      .match(/[\d.]+(?=[–\s])/g)
+      ?.slice(1, 3)
+      .map(Number) ?? [];
   const pure = need();
   await userEvent.selectOptions(screen.getByLabelText('Lime at hand'), 'Shed lime');
   expect(rows('derived').find((r) => r.startsWith('Shed lime to pH 6.5'))).toBeTruthy();

@@ -19,8 +19,25 @@ export function Station({ start, busy, onReadings }: StationProps) {
   };
   return (
     <div className="flex flex-wrap items-end gap-2">
-      <label className="text-sm text-faint">Simulated station, a stand-in<select aria-label="Simulated station, a stand-in" className="field block text-pine" value={climate} onChange={(e) => setClimate(e.target.value as ClimateType)}>{CLIMATES.map((c) => <option key={c} value={c}>{CLIMATE_NAMES[c]}</option>)}</select></label>
-      <button type="button" className="action" disabled={busy} onClick={() => void take()}><CloudSun size={16} aria-hidden="true" />Take a year of its readings</button>
+      <label className="text-sm text-faint">
+        Simulated station, a stand-in
+        <select
+          aria-label="Simulated station, a stand-in"
+          className="field block text-pine"
+          value={climate}
+          onChange={(e) => setClimate(e.target.value as ClimateType)}
+        >
+          {CLIMATES.map((c) => (
+            <option key={c} value={c}>
+              {CLIMATE_NAMES[c]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="button" className="action" disabled={busy} onClick={() => void take()}>
+        <CloudSun size={16} aria-hidden="true" />
+        Take a year of its readings
+      </button>
     </div>
   );
 }

@@ -14,10 +14,25 @@ export function YearOfWarmth({ site }: { site: Pick<Site, 'temperature' | 'logge
   const path = days.map((t, d) => `${d === 0 ? 'M' : 'L'}${x(d).toFixed(1)} ${y(t).toFixed(1)}`).join('');
   const grid = [0, 10, 20].filter((t) => t >= low && t <= high);
   return (
-    <svg viewBox="0 0 276 116" role="img" aria-label={`Soil temperature over the year, from ${formatFixed(Math.min(...days), 0)} to ${formatFixed(Math.max(...days), 0)} °C`}>
-      {grid.map((t) => <g key={t}><path d={`M${LEFT} ${y(t)}H${RIGHT}`} stroke="var(--rule)" /><text x="22" y={y(t) + 4} textAnchor="end" fontSize="10" fill="var(--faint)">{t}°</text></g>)}
+    <svg
+      viewBox="0 0 276 116"
+      role="img"
+      aria-label={`Soil temperature over the year, from ${formatFixed(Math.min(...days), 0)} to ${formatFixed(Math.max(...days), 0)} °C`}
+    >
+      {grid.map((t) => (
+        <g key={t}>
+          <path d={`M${LEFT} ${y(t)}H${RIGHT}`} stroke="var(--rule)" />
+          <text x="22" y={y(t) + 4} textAnchor="end" fontSize="10" fill="var(--faint)">
+            {t}°
+          </text>
+        </g>
+      ))}
       <path d={path} fill="none" stroke="var(--beet)" strokeWidth="2" />
-      {MONTHS.map((m, i) => <text key={m} x={x(i * 30.4 + 15)} y="110" textAnchor="middle" fontSize="9" fill="var(--faint)">{m[0]}</text>)}
+      {MONTHS.map((m, i) => (
+        <text key={m} x={x(i * 30.4 + 15)} y="110" textAnchor="middle" fontSize="9" fill="var(--faint)">
+          {m[0]}
+        </text>
+      ))}
     </svg>
   );
 }

@@ -1,4 +1,18 @@
-import { given, MOST_LENGTHS, polygonLengths, Reader, SHAPE_LENGTHS, toShape, whenTyped, type ClimateInput, type IrrigationWaterInput, type PlotInput, type ReadText, type ShapeInput, type TemperatureInput } from '@wheat-ledger/contract';
+import {
+  given,
+  MOST_LENGTHS,
+  polygonLengths,
+  Reader,
+  SHAPE_LENGTHS,
+  toShape,
+  whenTyped,
+  type ClimateInput,
+  type IrrigationWaterInput,
+  type PlotInput,
+  type ReadText,
+  type ShapeInput,
+  type TemperatureInput,
+} from '@wheat-ledger/contract';
 import { DomainError, plotArea, SHAPES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
 
 /** A plot as a person types it. */
@@ -28,33 +42,92 @@ export interface PlotText {
 }
 export type WaterField = keyof IrrigationWaterInput;
 export const WATER_FIELDS: Readonly<Record<WaterField, string>> = {
-  ecMsPerCm: 'EC, dissolved salts, mS/cm', sodiumMgPerL: 'Sodium, mg/L', calciumMgPerL: 'Calcium, mg/L', magnesiumMgPerL: 'Magnesium, mg/L', alkalinityMgPerL: 'Alkalinity, mg/L CaCO₃', nitrateNMgPerL: 'Nitrate N, mg/L',
+  ecMsPerCm: 'EC, dissolved salts, mS/cm',
+  sodiumMgPerL: 'Sodium, mg/L',
+  calciumMgPerL: 'Calcium, mg/L',
+  magnesiumMgPerL: 'Magnesium, mg/L',
+  alkalinityMgPerL: 'Alkalinity, mg/L CaCO₃',
+  nitrateNMgPerL: 'Nitrate N, mg/L',
 };
 const WATER_KEYS = Object.keys(WATER_FIELDS) as WaterField[];
 
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
 export const blankPlot = (today: string): PlotText => ({
-  name: '', area: '', shape: '', lengths: Array.from({ length: MOST_LENGTHS }, () => ''), sides: '4', count: '', litres: '', crop: 'wheat', medium: 'mineralSoil', texture: 'loam', pH: '', plantedOn: today,
-  kind: 'sine', meansC: MONTHS.map(() => ''), meanC: '10.5', amplitudeC: '7', warmestDay: '205',
-  rainMm: MONTHS.map(() => ''), irrigationMm: MONTHS.map(() => ''), etMm: MONTHS.map(() => ''),
-  water: { ecMsPerCm: '', sodiumMgPerL: '', calciumMgPerL: '', magnesiumMgPerL: '', alkalinityMgPerL: '', nitrateNMgPerL: '' },
+  name: '',
+  area: '',
+  shape: '',
+  lengths: Array.from({ length: MOST_LENGTHS }, () => ''),
+  sides: '4',
+  count: '',
+  litres: '',
+  crop: 'wheat',
+  medium: 'mineralSoil',
+  texture: 'loam',
+  pH: '',
+  plantedOn: today,
+  kind: 'sine',
+  meansC: MONTHS.map(() => ''),
+  meanC: '10.5',
+  amplitudeC: '7',
+  warmestDay: '205',
+  rainMm: MONTHS.map(() => ''),
+  irrigationMm: MONTHS.map(() => ''),
+  etMm: MONTHS.map(() => ''),
+  water: {
+    ecMsPerCm: '',
+    sodiumMgPerL: '',
+    calciumMgPerL: '',
+    magnesiumMgPerL: '',
+    alkalinityMgPerL: '',
+    nitrateNMgPerL: '',
+  },
 });
 
 export const plotText = (p: PlotInput): PlotText => ({
   ...blankPlot(p.plantedOn),
-  name: p.name, area: `${p.areaM2} m²`, crop: p.crop, medium: p.medium, texture: p.texture, pH: p.pH === undefined ? '' : String(p.pH),
-  ...(p.shape ? { shape: p.shape.kind, lengths: Array.from({ length: MOST_LENGTHS }, (_, i) => (p.shape?.lengthsM[i] === undefined ? '' : `${p.shape.lengthsM[i]} m`)), sides: String(p.shape.kind === 'polygon' ? (p.shape.lengthsM.length + 3) / 2 : 4), litres: p.shape.litres === undefined ? '' : `${p.shape.litres} L`, count: p.shape.count === undefined ? '' : String(p.shape.count) } : {}),
-  ...(p.climate ? { rainMm: p.climate.rainMm.map(String), irrigationMm: p.climate.irrigationMm.map(String), etMm: p.climate.etMm.map(String) } : {}),
-  water: Object.fromEntries(WATER_KEYS.map((key) => [key, p.water?.[key] === undefined ? '' : String(p.water[key])])) as Record<WaterField, string>,
+  name: p.name,
+  area: `${p.areaM2} m²`,
+  crop: p.crop,
+  medium: p.medium,
+  texture: p.texture,
+  pH: p.pH === undefined ? '' : String(p.pH),
+  ...(p.shape
+    ? {
+        shape: p.shape.kind,
+        lengths: Array.from({ length: MOST_LENGTHS }, (_, i) =>
+          p.shape?.lengthsM[i] === undefined ? '' : `${p.shape.lengthsM[i]} m`,
+        ),
+        sides: String(p.shape.kind === 'polygon' ? (p.shape.lengthsM.length + 3) / 2 : 4),
+        litres: p.shape.litres === undefined ? '' : `${p.shape.litres} L`,
+        count: p.shape.count === undefined ? '' : String(p.shape.count),
+      }
+    : {}),
+  ...(p.climate
+    ? {
+        rainMm: p.climate.rainMm.map(String),
+        irrigationMm: p.climate.irrigationMm.map(String),
+        etMm: p.climate.etMm.map(String),
+      }
+    : {}),
+  water: Object.fromEntries(
+    WATER_KEYS.map((key) => [key, p.water?.[key] === undefined ? '' : String(p.water[key])]),
+  ) as Record<WaterField, string>,
   kind: p.temperature.kind,
   ...(p.temperature.kind === 'monthly'
     ? { meansC: (p.temperature.meansC ?? []).map(String) }
-    : { meanC: String(p.temperature.meanC), amplitudeC: String(p.temperature.amplitudeC), warmestDay: String(p.temperature.warmestDay) }),
+    : {
+        meanC: String(p.temperature.meanC),
+        amplitudeC: String(p.temperature.amplitudeC),
+        warmestDay: String(p.temperature.warmestDay),
+      }),
 });
 
 /** The shape as typed, with as many lengths as its kind has; undefined when the area is typed outright. */
-function readShape(read: Reader, { shape: kind, lengths: typed, sides, count, litres }: PlotText): ShapeInput | undefined {
+function readShape(
+  read: Reader,
+  { shape: kind, lengths: typed, sides, count, litres }: PlotText,
+): ShapeInput | undefined {
   if (!isShape(kind)) return undefined;
   const { lengths, counted, holds } = SHAPE_LENGTHS[kind];
   const names = kind === 'polygon' ? polygonLengths(Number(sides)) : lengths;
@@ -83,7 +156,8 @@ function areaOf(read: Reader, shape: ShapeInput): number {
 function readClimate(read: Reader, text: PlotText): ClimateInput | undefined {
   const rows = ['rainMm', 'irrigationMm', 'etMm'] as const;
   if (rows.every((row) => text[row].every((m) => m.trim() === ''))) return undefined;
-  const months = (row: (typeof rows)[number]): number[] => text[row].map((m, i) => (row === 'irrigationMm' && m.trim() === '' ? 0 : (read.number(`${row}.${i}`, m) ?? 0)));
+  const months = (row: (typeof rows)[number]): number[] =>
+    text[row].map((m, i) => (row === 'irrigationMm' && m.trim() === '' ? 0 : (read.number(`${row}.${i}`, m) ?? 0)));
   return { rainMm: months('rainMm'), irrigationMm: months('irrigationMm'), etMm: months('etMm') };
 }
 
@@ -99,14 +173,25 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
   const read = new Reader();
   const number = (path: string, typed: string): number => read.number(path, typed) ?? 0;
   const shape = readShape(read, text);
-  const temperature: TemperatureInput = text.kind === 'monthly'
-    ? { kind: 'monthly', meansC: text.meansC.map((m, i) => number(`meansC.${i}`, m)) }
-    : { kind: 'sine', meanC: number('meanC', text.meanC), amplitudeC: number('amplitudeC', text.amplitudeC), warmestDay: number('warmestDay', text.warmestDay) };
+  const temperature: TemperatureInput =
+    text.kind === 'monthly'
+      ? { kind: 'monthly', meansC: text.meansC.map((m, i) => number(`meansC.${i}`, m)) }
+      : {
+          kind: 'sine',
+          meanC: number('meanC', text.meanC),
+          amplitudeC: number('amplitudeC', text.amplitudeC),
+          warmestDay: number('warmestDay', text.warmestDay),
+        };
   const plain: PlotInput = {
     name: text.name.trim(),
     areaM2: shape ? areaOf(read, shape) : (read.canonical('area', text.area, 'area', 'm²') ?? 1),
-    crop: text.crop, medium: text.medium as Medium, texture: text.texture as Texture,
-    ...given('pH', whenTyped(text.pH, () => number('pH', text.pH))),
+    crop: text.crop,
+    medium: text.medium as Medium,
+    texture: text.texture as Texture,
+    ...given(
+      'pH',
+      whenTyped(text.pH, () => number('pH', text.pH)),
+    ),
     temperature,
     plantedOn: text.plantedOn,
     ...given('shape', shape),

@@ -1,5 +1,20 @@
-import { Reader, rowsWith, toValue, type DeclaredValueInput, type ReadText, type SoilReportInput } from '@wheat-ledger/contract';
-import { printDeclared, soilFigureProblem, type DeclaredValue, type SoilAnalyte, type SoilFigure, type SoilMethod, type SoilUnit } from '@wheat-ledger/core';
+import {
+  Reader,
+  rowsWith,
+  toValue,
+  type DeclaredValueInput,
+  type ReadText,
+  type SoilReportInput,
+} from '@wheat-ledger/contract';
+import {
+  printDeclared,
+  soilFigureProblem,
+  type DeclaredValue,
+  type SoilAnalyte,
+  type SoilFigure,
+  type SoilMethod,
+  type SoilUnit,
+} from '@wheat-ledger/core';
 
 export interface SoilFigureText {
   analyte: string;
@@ -16,30 +31,49 @@ export interface SoilText {
   note: string;
 }
 
-export const figureText = ({ analyte, value, unit, method }: SoilFigure): SoilFigureText => ({ analyte, value: printDeclared(value), unit, method });
+export const figureText = ({ analyte, value, unit, method }: SoilFigure): SoilFigureText => ({
+  analyte,
+  value: printDeclared(value),
+  unit,
+  method,
+});
 export const blankFigure = (): SoilFigureText => ({ analyte: 'P', value: '', unit: 'mg/kg', method: 'notSaid' });
-export const blankSoil = (today: string): SoilText => ({ name: '', sampledOn: today, depth: '15 cm', figures: [{ analyte: 'pH', value: '', unit: '', method: 'notSaid' }, blankFigure()], note: '' });
+export const blankSoil = (today: string): SoilText => ({
+  name: '',
+  sampledOn: today,
+  depth: '15 cm',
+  figures: [{ analyte: 'pH', value: '', unit: '', method: 'notSaid' }, blankFigure()],
+  note: '',
+});
 
 export const soilText = (r: SoilReportInput): SoilText => ({
-  name: r.name, sampledOn: r.sampledOn, depth: `${r.depthM} m`, note: r.note,
+  name: r.name,
+  sampledOn: r.sampledOn,
+  depth: `${r.depthM} m`,
+  note: r.note,
   figures: r.figures.map((f) => figureText({ ...f, value: f.value as DeclaredValue })),
 });
 
 /** Reads a typed report for one plot; figures without a value are left out. */
-export const readSoil = (plotId: string) => (text: SoilText): ReadText & { readonly plain: SoilReportInput } => {
-  const read = new Reader();
-  const rows = rowsWith(text.figures, (f) => f.value.trim() !== '');
-  const plain: SoilReportInput = {
-    plotId, name: text.name.trim(), sampledOn: text.sampledOn, note: text.note.trim(),
-    depthM: read.canonical('depth', text.depth, 'length', 'm') ?? 0,
-    figures: rows.flatMap(([f, i]) => {
-      const value: DeclaredValueInput | undefined = read.declared(`figures.${i}.value`, f.value);
-      if (!value) return [];
-      const figure = { analyte: f.analyte as SoilAnalyte, unit: f.unit as SoilUnit, method: f.method as SoilMethod };
-      const problem = soilFigureProblem({ ...figure, value: toValue(value) });
-      if (problem) read.refuse(`figures.${i}.${problem.part}`, problem.message);
-      return [{ ...figure, value }];
-    }),
+export const readSoil =
+  (plotId: string) =>
+  (text: SoilText): ReadText & { readonly plain: SoilReportInput } => {
+    const read = new Reader();
+    const rows = rowsWith(text.figures, (f) => f.value.trim() !== '');
+    const plain: SoilReportInput = {
+      plotId,
+      name: text.name.trim(),
+      sampledOn: text.sampledOn,
+      note: text.note.trim(),
+      depthM: read.canonical('depth', text.depth, 'length', 'm') ?? 0,
+      figures: rows.flatMap(([f, i]) => {
+        const value: DeclaredValueInput | undefined = read.declared(`figures.${i}.value`, f.value);
+        if (!value) return [];
+        const figure = { analyte: f.analyte as SoilAnalyte, unit: f.unit as SoilUnit, method: f.method as SoilMethod };
+        const problem = soilFigureProblem({ ...figure, value: toValue(value) });
+        if (problem) read.refuse(`figures.${i}.${problem.part}`, problem.message);
+        return [{ ...figure, value }];
+      }),
+    };
+    return { plain, problems: read.problems, rows: { figures: rows.map(([, i]) => i) } };
   };
-  return { plain, problems: read.problems, rows: { figures: rows.map(([, i]) => i) } };
-};

@@ -9,8 +9,40 @@ const LEAST_LIMING = 30;
 /** What a soil can be limed with: the bags on the shelf whose liming effect is known, then what is typical of common limes. */
 export function useLimes(): readonly Lime[] {
   const { records } = useRecords('product');
-  return useMemo(() => [
-    ...records.flatMap((r): Lime[] => ((r.limingPer100Kg ?? 0) >= LEAST_LIMING ? [{ name: r.name, neutralisingValue: literal('neutralising value', (r.limingPer100Kg ?? 0) / 100, 'of pure CaCO₃', 'label', 'product record') }] : [])),
-    ...LIBRARY.flatMap((entry): Lime[] => (entry.limingPer100Kg && entry.limingPer100Kg.mid >= LEAST_LIMING ? [{ name: capital(entry.name), neutralisingValue: assumption(`neutralising value of ${entry.name}`, scaleRange(entry.limingPer100Kg, 0.01), 'of pure CaCO₃', 'typical; a bag’s own liming effect replaces it') }] : [])),
-  ], [records]);
+  return useMemo(
+    () => [
+      ...records.flatMap((r): Lime[] =>
+        (r.limingPer100Kg ?? 0) >= LEAST_LIMING
+          ? [
+              {
+                name: r.name,
+                neutralisingValue: literal(
+                  'neutralising value',
+                  (r.limingPer100Kg ?? 0) / 100,
+                  'of pure CaCO₃',
+                  'label',
+                  'product record',
+                ),
+              },
+            ]
+          : [],
+      ),
+      ...LIBRARY.flatMap((entry): Lime[] =>
+        entry.limingPer100Kg && entry.limingPer100Kg.mid >= LEAST_LIMING
+          ? [
+              {
+                name: capital(entry.name),
+                neutralisingValue: assumption(
+                  `neutralising value of ${entry.name}`,
+                  scaleRange(entry.limingPer100Kg, 0.01),
+                  'of pure CaCO₃',
+                  'typical; a bag’s own liming effect replaces it',
+                ),
+              },
+            ]
+          : [],
+      ),
+    ],
+    [records],
+  );
 }

@@ -10,5 +10,13 @@ export function usePlotPage(): { readonly plot: PlotRecord } | { readonly instea
   const { records, isLoading } = useRecords('plot');
   if (isLoading) return { instead: <Loading what="the plot" /> };
   const plot = records.find((p) => p.id === id);
-  return plot ? { plot } : { instead: <Sheet title="No such plot" question="It was taken out, or never stood here."><Empty>What was taken out can be restored from the book.</Empty></Sheet> };
+  return plot
+    ? { plot }
+    : {
+        instead: (
+          <Sheet title="No such plot" question="It was taken out, or never stood here.">
+            <Empty>What was taken out can be restored from the book.</Empty>
+          </Sheet>
+        ),
+      };
 }

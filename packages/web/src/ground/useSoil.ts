@@ -6,7 +6,10 @@ import { useRecords } from '../app/api';
 /** The reports of a plot, the newest first. */
 export function useReportsOf(plotId: string): readonly SoilReportRecord[] {
   const { records } = useRecords('soil');
-  return useMemo(() => records.filter((r) => r.plotId === plotId).sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)), [records, plotId]);
+  return useMemo(
+    () => records.filter((r) => r.plotId === plotId).sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)),
+    [records, plotId],
+  );
 }
 
 /** The pH of a plot's soil: of its newest report, else as the plot says. */
@@ -19,7 +22,9 @@ export function useSoilPH(plot: PlotRecord | undefined): number | undefined {
 export function useNewestJar(plotId: string): JarReadings | undefined {
   const { records } = useRecords('jar');
   return useMemo(() => {
-    const [newest] = records.filter((r) => r.plotId === plotId && r.kind === 'dispersion' && r.startedAt).sort((a, b) => (b.startedAt ?? '').localeCompare(a.startedAt ?? ''));
+    const [newest] = records
+      .filter((r) => r.plotId === plotId && r.kind === 'dispersion' && r.startedAt)
+      .sort((a, b) => (b.startedAt ?? '').localeCompare(a.startedAt ?? ''));
     return newest && toJarReadings(newest);
   }, [records, plotId]);
 }

@@ -1,7 +1,15 @@
 import { useMemo } from 'react';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
-import { mixture, parseGrade, parseNumber, parseQuantity, readParts, type Product, type TypedPart } from '@wheat-ledger/core';
+import {
+  mixture,
+  parseGrade,
+  parseNumber,
+  parseQuantity,
+  readParts,
+  type Product,
+  type TypedPart,
+} from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
 import { SelectField, TextField } from '../ui/Field';
@@ -33,8 +41,19 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
   return (
     <>
       <div className="mb-3 flex flex-wrap items-start gap-4">
-        <div className="text-sm text-faint">Parts are measured
-          <div className="text-base text-pine"><Choice label="Parts are measured" value={by} onChange={(v) => setValue('by', v)} options={[{ value: 'weight', text: 'by weight' }, { value: 'volume', text: 'by volume' }]} /></div>
+        <div className="text-sm text-faint">
+          Parts are measured
+          <div className="text-base text-pine">
+            <Choice
+              label="Parts are measured"
+              value={by}
+              onChange={(v) => setValue('by', v)}
+              options={[
+                { value: 'weight', text: 'by weight' },
+                { value: 'volume', text: 'by volume' },
+              ]}
+            />
+          </div>
         </div>
         <TextField name="batch" label="Batch" className="w-28" />
         <TextField name="target" label="Meant to be (if anything)" placeholder="5-3-4" className="w-44" />
@@ -42,18 +61,47 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
       <ul className="mb-2 flex flex-col gap-1.5">
         {fields.map((field, i) => (
           <li key={field.id} className="flex items-start gap-2">
-            <TextField name={`parts.${i}.parts`} label={`Part ${i + 1}, how many`} bare className="w-24" inputMode="decimal" />
+            <TextField
+              name={`parts.${i}.parts`}
+              label={`Part ${i + 1}, how many`}
+              bare
+              className="w-24"
+              inputMode="decimal"
+            />
             <span className="pt-1.5 text-faint">{by === 'weight' ? 'by weight of' : 'by volume of'}</span>
-            <SelectField name={`parts.${i}.productId`} label={`Part ${i + 1}, of which bag`} bare options={options} className="min-w-52 flex-1" />
-            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}><Trash2 size={15} aria-hidden="true" /><span className="sr-only">Remove part {i + 1}</span></button>
+            <SelectField
+              name={`parts.${i}.productId`}
+              label={`Part ${i + 1}, of which bag`}
+              bare
+              options={options}
+              className="min-w-52 flex-1"
+            />
+            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
+              <Trash2 size={15} aria-hidden="true" />
+              <span className="sr-only">Remove part {i + 1}</span>
+            </button>
           </li>
         ))}
       </ul>
-      <button type="button" className="action mb-5" onClick={() => append({ productId: '', parts: '1' })}>Add a part</button>
+      <button type="button" className="action mb-5" onClick={() => append({ productId: '', parts: '1' })}>
+        Add a part
+      </button>
       <div aria-live="polite">
         {!reading && <Empty>Type the parts of a recipe you have, and what it really is stands here.</Empty>}
-        {reading?.kind === 'needsDensity' && <Remark tone="caution">By volume, a part weighs its density, and {reading.products.join(', ')} {reading.products.length === 1 ? 'has' : 'have'} none. Enter it on the shelf, or measure by weight.</Remark>}
-        {reading?.kind === 'components' && <MixtureSheet mix={mixture(reading.components)} batchKg={batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10} target={parsed?.kind === 'one' ? parsed.grade : undefined} massUnit={massUnit} />}
+        {reading?.kind === 'needsDensity' && (
+          <Remark tone="caution">
+            By volume, a part weighs its density, and {reading.products.join(', ')}{' '}
+            {reading.products.length === 1 ? 'has' : 'have'} none. Enter it on the shelf, or measure by weight.
+          </Remark>
+        )}
+        {reading?.kind === 'components' && (
+          <MixtureSheet
+            mix={mixture(reading.components)}
+            batchKg={batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10}
+            target={parsed?.kind === 'one' ? parsed.grade : undefined}
+            massUnit={massUnit}
+          />
+        )}
       </div>
     </>
   );

@@ -17,7 +17,8 @@ import { CheckParts } from './CheckParts';
 import { MakeMix } from './MakeMix';
 import { blankRecipe, readRecipe, recipeText, type RecipeText } from './recipeText';
 
-const TAB = 'cursor-pointer border-b-4 border-transparent px-3 py-1.5 font-slab text-lg data-selected:border-wheat data-selected:font-semibold';
+const TAB =
+  'cursor-pointer border-b-4 border-transparent px-3 py-1.5 font-slab text-lg data-selected:border-wheat data-selected:font-semibold';
 
 function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   const navigate = useNavigate();
@@ -26,10 +27,17 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   const takeOut = useTakeOut('recipe', '/mix');
   const saved = useMemo(() => (record ? recipeText(record) : blankRecipe()), [record]);
   const [tab, setTab] = useState(saved.parts.length > 0 ? 1 : 0);
-  const textForm = useTextForm<RecipeText, RecipeInput>({ Input: RecipeInput, saved, version: record?.version, read: readRecipe, draft: `recipe.${record?.id ?? 'new'}` });
+  const textForm = useTextForm<RecipeText, RecipeInput>({
+    Input: RecipeInput,
+    saved,
+    version: record?.version,
+    read: readRecipe,
+    draft: `recipe.${record?.id ?? 'new'}`,
+  });
   const { form } = textForm;
   const saving = useSaving({
-    kind: 'recipe', textForm,
+    kind: 'recipe',
+    textForm,
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readRecipe(text).plain,
     nameOf: (r) => r.name,
@@ -39,9 +47,29 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
   return (
     <EditForm<'recipe', RecipeText>
-      textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
-      describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, target {newer.target || 'none'}, {newer.parts.length} parts.</>}
-      actions={record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `Took “${record.name}” out.`)}><Trash2 size={16} aria-hidden="true" />Take this recipe out</button>}
+      textForm={textForm}
+      saving={saving.saving}
+      trouble={saving.trouble}
+      onSubmit={(e) => void saving.submit(e)}
+      onSaveOver={(newer) => void saving.saveOver(newer)}
+      describe={(newer) => (
+        <>
+          Theirs, saved as version {newer.version}: “{newer.name}”, target {newer.target || 'none'},{' '}
+          {newer.parts.length} parts.
+        </>
+      )}
+      actions={
+        record && (
+          <button
+            type="button"
+            className="action ml-auto"
+            onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
+          >
+            <Trash2 size={16} aria-hidden="true" />
+            Take this recipe out
+          </button>
+        )
+      }
     >
       <TextField name="name" label="Name of the recipe" className="max-w-md" placeholder="needed to save it" />
       <TabGroup selectedIndex={tab} onChange={setTab}>
@@ -50,8 +78,21 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
           <Tab className={TAB}>Check parts</Tab>
         </TabList>
         <TabPanels className="pt-4">
-          <TabPanel tabIndex={-1}><MakeMix text={text} bench={compared} shelf={all} onUse={(parts) => { form.setValue('parts', [...parts]); form.setValue('by', 'weight'); setTab(1); }} /></TabPanel>
-          <TabPanel tabIndex={-1}><CheckParts text={text} shelf={all} /></TabPanel>
+          <TabPanel tabIndex={-1}>
+            <MakeMix
+              text={text}
+              bench={compared}
+              shelf={all}
+              onUse={(parts) => {
+                form.setValue('parts', [...parts]);
+                form.setValue('by', 'weight');
+                setTab(1);
+              }}
+            />
+          </TabPanel>
+          <TabPanel tabIndex={-1}>
+            <CheckParts text={text} shelf={all} />
+          </TabPanel>
         </TabPanels>
       </TabGroup>
     </EditForm>
@@ -65,21 +106,55 @@ export function MixView() {
   const { shelf, isLoading: shelfLoading } = useShelf();
   if (isLoading || shelfLoading) return <Loading what="the recipes" />;
   const record = records.find((r) => r.id === id);
-  const link = ({ isActive }: { isActive: boolean }): string => `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
+  const link = ({ isActive }: { isActive: boolean }): string =>
+    `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
   return (
     <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?">
-      {shelf.length === 0 ? <Empty>A mix is made from bags. <Link to="/shelf/new" className="plain">Add one to the shelf</Link> first.</Empty>
-        : id && !record ? <Empty>That recipe was taken out. <Link to="/mix" className="plain">Start a new one</Link>, or restore it from the <Link to="/book" className="plain">book</Link>.</Empty>
-        : <RecipeForm key={record ? record.id : 'new'} record={record} />}
+      {shelf.length === 0 ? (
+        <Empty>
+          A mix is made from bags.{' '}
+          <Link to="/shelf/new" className="plain">
+            Add one to the shelf
+          </Link>{' '}
+          first.
+        </Empty>
+      ) : id && !record ? (
+        <Empty>
+          That recipe was taken out.{' '}
+          <Link to="/mix" className="plain">
+            Start a new one
+          </Link>
+          , or restore it from the{' '}
+          <Link to="/book" className="plain">
+            book
+          </Link>
+          .
+        </Empty>
+      ) : (
+        <RecipeForm key={record ? record.id : 'new'} record={record} />
+      )}
       <MarginNotes>
         <MarginNote title="Recipes">
           <ul>
-            <li><NavLink end to="/mix" className={link}>A new one</NavLink></li>
-            {records.map((r) => <li key={r.id}><NavLink to={`/mix/${r.id}`} className={link}>{r.name}</NavLink></li>)}
+            <li>
+              <NavLink end to="/mix" className={link}>
+                A new one
+              </NavLink>
+            </li>
+            {records.map((r) => (
+              <li key={r.id}>
+                <NavLink to={`/mix/${r.id}`} className={link}>
+                  {r.name}
+                </NavLink>
+              </li>
+            ))}
           </ul>
         </MarginNote>
         <MarginNote title="Weight or volume">
-          <p>The same recipe read by volume instead of weight can be 40 % off, since a litre of feather meal and a litre of salt do not weigh the same. Say which you mean.</p>
+          <p>
+            The same recipe read by volume instead of weight can be 40 % off, since a litre of feather meal and a litre
+            of salt do not weigh the same. Say which you mean.
+          </p>
         </MarginNote>
       </MarginNotes>
     </Sheet>

@@ -15,10 +15,23 @@ export interface RecipeText {
   parts: PartText[];
 }
 
-export const blankRecipe = (): RecipeText => ({ name: '', target: '', strength: 'grade', tolerance: '10', by: 'weight', batch: '10 kg', parts: [] });
+export const blankRecipe = (): RecipeText => ({
+  name: '',
+  target: '',
+  strength: 'grade',
+  tolerance: '10',
+  by: 'weight',
+  batch: '10 kg',
+  parts: [],
+});
 
 export const recipeText = (r: RecipeInput): RecipeText => ({
-  name: r.name, target: r.target, strength: r.strength, tolerance: String(Number((r.tolerance * 100).toPrecision(4))), by: r.by, batch: `${r.batchKg} kg`,
+  name: r.name,
+  target: r.target,
+  strength: r.strength,
+  tolerance: String(Number((r.tolerance * 100).toPrecision(4))),
+  by: r.by,
+  batch: `${r.batchKg} kg`,
   parts: r.parts.map((p) => ({ productId: p.productId, parts: String(p.parts) })),
 });
 
@@ -32,7 +45,10 @@ export function readRecipe(text: RecipeText): ReadText & { readonly plain: Recip
     strength: text.strength as RecipeInput['strength'],
     tolerance: (read.number('tolerance', text.tolerance) ?? 0) / 100,
     by: text.by as RecipeInput['by'],
-    parts: rows.map(([part, i]) => ({ productId: part.productId, parts: read.number(`parts.${i}.parts`, part.parts) ?? 0 })),
+    parts: rows.map(([part, i]) => ({
+      productId: part.productId,
+      parts: read.number(`parts.${i}.parts`, part.parts) ?? 0,
+    })),
     batchKg: read.canonical('batch', text.batch, 'mass', 'kg') ?? 0,
   };
   return { plain, problems: read.problems, rows: { parts: rows.map(([, i]) => i) } };

@@ -6,7 +6,10 @@ import type { MixWorker } from '../workers/mix.worker';
 const PAUSE_MS = 120;
 
 /** The best mix for a target, worked out in a worker a moment after typing pauses; undefined while there is no target or no answer yet. */
-export function useBlend(products: readonly Product[], target: BlendTarget | undefined): { readonly blend: Blend | undefined; readonly working: boolean } {
+export function useBlend(
+  products: readonly Product[],
+  target: BlendTarget | undefined,
+): { readonly blend: Blend | undefined; readonly working: boolean } {
   const remote = useRef<Remote<MixWorker>>(undefined);
   const [blend, setBlend] = useState<Blend>();
   const [working, setWorking] = useState(false);
@@ -26,12 +29,17 @@ export function useBlend(products: readonly Product[], target: BlendTarget | und
     let live = true;
     setWorking(true);
     const timer = setTimeout(() => {
-      const failed = (error: unknown): Blend => ({ kind: 'failed', message: `The solver could not be started: ${String(error)}` });
-      void (remote.current?.blend(products, target) ?? Promise.reject(new Error('no worker'))).catch(failed).then((found) => {
-        if (!live) return;
-        setBlend(found);
-        setWorking(false);
+      const failed = (error: unknown): Blend => ({
+        kind: 'failed',
+        message: `The solver could not be started: ${String(error)}`,
       });
+      void (remote.current?.blend(products, target) ?? Promise.reject(new Error('no worker')))
+        .catch(failed)
+        .then((found) => {
+          if (!live) return;
+          setBlend(found);
+          setWorking(false);
+        });
     }, PAUSE_MS);
     return () => {
       live = false;

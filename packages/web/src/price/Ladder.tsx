@@ -12,11 +12,21 @@ const NARROW = { left: 44, right: 88, labels: 112 };
 /** A ladder on a log scale: each product a rung at its cost, the cheapest at the foot. */
 export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: string }) {
   const { left, right, labels: edge } = useNarrow() ? NARROW : WIDE;
-  const scale = ladderScale(ranked.flatMap((r) => [r.cost.figure.value.low, r.cost.figure.value.mid, r.cost.figure.value.high]).filter((v) => v > 0));
+  const scale = ladderScale(
+    ranked
+      .flatMap((r) => [r.cost.figure.value.low, r.cost.figure.value.mid, r.cost.figure.value.high])
+      .filter((v) => v > 0),
+  );
   const height = Math.max(170, ranked.length * ROW + 30);
   const yOf = (value: number): number => height - 14 - scale.at(value) * (height - 28);
-  const rungs = [...ranked].sort((a, b) => b.cost.figure.value.mid - a.cost.figure.value.mid).map((r) => ({ ...r, y: yOf(r.cost.figure.value.mid) }));
-  const labels = spread(rungs.map((r) => r.y), ROW, height - 14);
+  const rungs = [...ranked]
+    .sort((a, b) => b.cost.figure.value.mid - a.cost.figure.value.mid)
+    .map((r) => ({ ...r, y: yOf(r.cost.figure.value.mid) }));
+  const labels = spread(
+    rungs.map((r) => r.y),
+    ROW,
+    height - 14,
+  );
   return (
     <figure className="my-4" data-testid="ladder">
       <figcaption className="mb-1 text-sm text-faint">{unit}, logarithmic; dearest at the top</figcaption>
@@ -25,7 +35,9 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
           {scale.ticks.map((t) => (
             <g key={t}>
               <path d={`M${left - 7} ${yOf(t)}H${left}`} stroke="var(--line-strong)" />
-              <text x={left - 11} y={yOf(t) + 4} textAnchor="end" fontSize="12.5" fill="var(--faint)">{formatGiven(t)}</text>
+              <text x={left - 11} y={yOf(t) + 4} textAnchor="end" fontSize="12.5" fill="var(--faint)">
+                {formatGiven(t)}
+              </text>
             </g>
           ))}
           <path d={`M${left} 0V${height}M${right} 0V${height}`} stroke="var(--pine)" strokeWidth="4" />
@@ -36,16 +48,33 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
             const y = isExact(r.cost.figure.value) ? r.y - 2 : top;
             return (
               <g key={r.product.id}>
-                <rect x={left} y={y} width={right - left} height={thickness} fill={r.rank === 1 ? 'var(--wheat)' : 'var(--slate)'} fillOpacity={isExact(r.cost.figure.value) ? 1 : 0.45} />
-                <path d={`M${right} ${r.y}H${right + 8}L${edge - 10} ${labels[i] ?? r.y}H${edge - 2}`} fill="none" stroke="var(--line-strong)" />
+                <rect
+                  x={left}
+                  y={y}
+                  width={right - left}
+                  height={thickness}
+                  fill={r.rank === 1 ? 'var(--wheat)' : 'var(--slate)'}
+                  fillOpacity={isExact(r.cost.figure.value) ? 1 : 0.45}
+                />
+                <path
+                  d={`M${right} ${r.y}H${right + 8}L${edge - 10} ${labels[i] ?? r.y}H${edge - 2}`}
+                  fill="none"
+                  stroke="var(--line-strong)"
+                />
               </g>
             );
           })}
         </svg>
         <ol aria-label={`Ladder, ${unit}, dearest first`} style={{ marginLeft: edge }}>
           {rungs.map((r, i) => (
-            <li key={r.product.id} className="absolute flex items-baseline gap-2 leading-tight" style={{ top: (labels[i] ?? r.y) - 11, left: edge + 2, right: 0 }}>
-              <span className="min-w-16 shrink-0 text-right whitespace-nowrap font-slab text-[1.0625rem] font-semibold"><FigureButton figure={r.cost.figure}>{formatRange(r.cost.figure.value)}</FigureButton></span>
+            <li
+              key={r.product.id}
+              className="absolute flex items-baseline gap-2 leading-tight"
+              style={{ top: (labels[i] ?? r.y) - 11, left: edge + 2, right: 0 }}
+            >
+              <span className="min-w-16 shrink-0 text-right whitespace-nowrap font-slab text-[1.0625rem] font-semibold">
+                <FigureButton figure={r.cost.figure}>{formatRange(r.cost.figure.value)}</FigureButton>
+              </span>
               <span className="min-w-0 truncate">{r.product.name}</span>
               {r.tied && <span className="shrink-0 border border-line-strong px-1 text-xs">tie</span>}
             </li>

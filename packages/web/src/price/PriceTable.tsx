@@ -1,7 +1,24 @@
 import { useMemo, useState } from 'react';
-import { createColumnHelper, createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable, type SortingState } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFns,
+  tableFeatures,
+  useTable,
+  type SortingState,
+} from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { COST_REASONS, costPerUnit, symbolIn, type Cost, type CostQuestion, type Nutrient, type Product, type Ranking } from '@wheat-ledger/core';
+import {
+  COST_REASONS,
+  costPerUnit,
+  symbolIn,
+  type Cost,
+  type CostQuestion,
+  type Nutrient,
+  type Product,
+  type Ranking,
+} from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 
 interface Row {
@@ -25,14 +42,24 @@ const helper = createColumnHelper<typeof features, Row>();
 const ALWAYS: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
 const CostCell = ({ cost, currency }: { cost: Cost | undefined; currency: boolean }) =>
-  !cost ? null : cost.kind === 'cost' ? <><FigureButton figure={cost.figure} />{currency && <span className="text-[0.8125rem] text-faint"> {cost.currency}</span>}</>
-  : cost.kind === 'notDeclared' ? <span className="text-faint">–<span className="sr-only"> not declared</span></span>
-  : <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>;
+  !cost ? null : cost.kind === 'cost' ? (
+    <>
+      <FigureButton figure={cost.figure} />
+      {currency && <span className="text-[0.8125rem] text-faint"> {cost.currency}</span>}
+    </>
+  ) : cost.kind === 'notDeclared' ? (
+    <span className="text-faint">
+      –<span className="sr-only"> not declared</span>
+    </span>
+  ) : (
+    <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>
+  );
 
 function rankWords(ranking: Ranking, product: Product): string {
   for (const [currency, list] of Object.entries(ranking.byCurrency)) {
     const found = list.find((r) => r.product.id === product.id);
-    if (found) return `${found.tied ? '=' : ''}${found.rank}${Object.keys(ranking.byCurrency).length > 1 ? ` ${currency}` : ''}`;
+    if (found)
+      return `${found.tied ? '=' : ''}${found.rank}${Object.keys(ranking.byCurrency).length > 1 ? ` ${currency}` : ''}`;
   }
   return '–';
 }
@@ -41,20 +68,47 @@ function rankWords(ranking: Ranking, product: Product): string {
 export function PriceTable({ products, nutrients, chosen, questionOf, ranking }: PriceTableProps) {
   const [sorting, setSorting] = useState<SortingState>([]);
   const data = useMemo(
-    () => products.map((product): Row => ({ product, rank: rankWords(ranking, product), costs: Object.fromEntries(nutrients.map((n) => [n, costPerUnit(product, questionOf(n))])) })),
+    () =>
+      products.map((product): Row => ({
+        product,
+        rank: rankWords(ranking, product),
+        costs: Object.fromEntries(nutrients.map((n) => [n, costPerUnit(product, questionOf(n))])),
+      })),
     [products, nutrients, questionOf, ranking],
   );
-  const currencies = useMemo(() => [...new Set(data.flatMap((row) => Object.values(row.costs).flatMap((cost) => (cost.kind === 'cost' ? [cost.currency] : []))))], [data]);
+  const currencies = useMemo(
+    () => [
+      ...new Set(
+        data.flatMap((row) =>
+          Object.values(row.costs).flatMap((cost) => (cost.kind === 'cost' ? [cost.currency] : [])),
+        ),
+      ),
+    ],
+    [data],
+  );
   const several = currencies.length > 1;
   const columns = useMemo(
-    () => helper.columns([
-      helper.accessor((row) => row.product.name, { id: 'name', header: 'Bag' }),
-      ...nutrients.filter((n) => ALWAYS.includes(n) || n === chosen).map((n) =>
-        helper.accessor((row) => { const cost = row.costs[n]; return cost?.kind === 'cost' ? cost.figure.value.mid : undefined; }, {
-          id: n, header: symbolIn(n, questionOf(n).basis), sortUndefined: 'last', sortFn: 'basic', cell: ({ row }) => <CostCell cost={row.original.costs[n]} currency={several} />,
-        }),
-      ),
-    ]),
+    () =>
+      helper.columns([
+        helper.accessor((row) => row.product.name, { id: 'name', header: 'Bag' }),
+        ...nutrients
+          .filter((n) => ALWAYS.includes(n) || n === chosen)
+          .map((n) =>
+            helper.accessor(
+              (row) => {
+                const cost = row.costs[n];
+                return cost?.kind === 'cost' ? cost.figure.value.mid : undefined;
+              },
+              {
+                id: n,
+                header: symbolIn(n, questionOf(n).basis),
+                sortUndefined: 'last',
+                sortFn: 'basic',
+                cell: ({ row }) => <CostCell cost={row.original.costs[n]} currency={several} />,
+              },
+            ),
+          ),
+      ]),
     [nutrients, chosen, questionOf, several],
   );
   const effective = sorting.length > 0 ? sorting : [{ id: chosen, desc: false }];
@@ -62,18 +116,33 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="price-table">
-        <caption className="pb-1 text-left text-sm text-faint">Cost{currencies.length === 1 && ` in ${currencies[0]}`} per {questionOf(chosen).perUnit} of each nutrient, each bag at its cheapest package. Open any figure for its working; a dash is not declared.</caption>
+        <caption className="pb-1 text-left text-sm text-faint">
+          Cost{currencies.length === 1 && ` in ${currencies[0]}`} per {questionOf(chosen).perUnit} of each nutrient,
+          each bag at its cheapest package. Open any figure for its working; a dash is not declared.
+        </caption>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
-              <th scope="col" className="num">{symbolIn(chosen, questionOf(chosen).basis)} rank</th>
+              <th scope="col" className="num">
+                {symbolIn(chosen, questionOf(chosen).basis)} rank
+              </th>
               {group.headers.map((header) => {
                 const sorted = header.column.getIsSorted();
                 return (
-                  <th key={header.id} scope="col" className={header.id === 'name' ? '' : 'num'} aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
-                    <button type="button" className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine" onClick={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}>
+                  <th
+                    key={header.id}
+                    scope="col"
+                    className={header.id === 'name' ? '' : 'num'}
+                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                  >
+                    <button
+                      type="button"
+                      className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine"
+                      onClick={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}
+                    >
                       <table.FlexRender header={header} />
-                      {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}{sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
+                      {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}
+                      {sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
                     </button>
                   </th>
                 );
@@ -85,9 +154,17 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id}>
               <td className="num">{row.original.rank}</td>
-              {row.getAllCells().map((cell) => cell.column.id === 'name'
-                ? <th key={cell.id} scope="row"><table.FlexRender cell={cell} /></th>
-                : <td key={cell.id} className={`num ${cell.column.id === chosen ? 'bg-paper' : ''}`}><table.FlexRender cell={cell} /></td>)}
+              {row.getAllCells().map((cell) =>
+                cell.column.id === 'name' ? (
+                  <th key={cell.id} scope="row">
+                    <table.FlexRender cell={cell} />
+                  </th>
+                ) : (
+                  <td key={cell.id} className={`num ${cell.column.id === chosen ? 'bg-paper' : ''}`}>
+                    <table.FlexRender cell={cell} />
+                  </td>
+                ),
+              )}
             </tr>
           ))}
         </tbody>

@@ -1,6 +1,18 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { COST_REASONS, declaredNutrients, rankByCost, symbolIn, groupOf, labelBasis, analyteName, NUTRIENTS, type Basis, type CostQuestion, type Nutrient } from '@wheat-ledger/core';
+import {
+  COST_REASONS,
+  declaredNutrients,
+  rankByCost,
+  symbolIn,
+  groupOf,
+  labelBasis,
+  analyteName,
+  NUTRIENTS,
+  type Basis,
+  type CostQuestion,
+  type Nutrient,
+} from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench } from '../app/workspace';
@@ -22,7 +34,12 @@ export function PriceView() {
   }, [compared]);
   const nutrient: Nutrient = nutrients.includes(chosen) ? chosen : (nutrients[0] ?? 'N');
   const questionOf = useMemo(
-    () => (n: Nutrient): CostQuestion => ({ nutrient: n, basis: (basis === 'oxide' ? labelBasis(n) : 'element') satisfies Basis, perUnit: massUnit }),
+    () =>
+      (n: Nutrient): CostQuestion => ({
+        nutrient: n,
+        basis: (basis === 'oxide' ? labelBasis(n) : 'element') satisfies Basis,
+        perUnit: massUnit,
+      }),
     [basis, massUnit],
   );
   const ranking = useMemo(() => rankByCost(compared, questionOf(nutrient)), [compared, nutrient, questionOf]);
@@ -32,27 +49,73 @@ export function PriceView() {
   return (
     <Sheet title="Price" question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}>
       {compared.length === 0 ? (
-        <Empty>{bags.length > 0 ? 'Every bag on the bench is set aside. Press its number to take it back.' : <>Put bags on the bench from the <Link to="/shelf" className="plain">shelf</Link>, and each rung here is one of them.</>}</Empty>
+        <Empty>
+          {bags.length > 0 ? (
+            'Every bag on the bench is set aside. Press its number to take it back.'
+          ) : (
+            <>
+              Put bags on the bench from the{' '}
+              <Link to="/shelf" className="plain">
+                shelf
+              </Link>
+              , and each rung here is one of them.
+            </>
+          )}
+        </Empty>
       ) : (
         <>
-          <Choice label="Nutrient on the ladder" value={nutrient} onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))} options={nutrients.map((n) => ({ value: n, text: <span className="flex items-center gap-1.5"><Swatch nutrient={n} />{symbolIn(n, questionOf(n).basis)}<span className="sr-only"> {analyteName(n)}</span></span> }))} />
-          {ranked.map(([currency, list]) => <Ladder key={currency} ranked={list} unit={`${currency} per ${massUnit} ${symbol}`} />)}
-          {ranked.length === 0 && <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>}
+          <Choice
+            label="Nutrient on the ladder"
+            value={nutrient}
+            onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))}
+            options={nutrients.map((n) => ({
+              value: n,
+              text: (
+                <span className="flex items-center gap-1.5">
+                  <Swatch nutrient={n} />
+                  {symbolIn(n, questionOf(n).basis)}
+                  <span className="sr-only"> {analyteName(n)}</span>
+                </span>
+              ),
+            }))}
+          />
+          {ranked.map(([currency, list]) => (
+            <Ladder key={currency} ranked={list} unit={`${currency} per ${massUnit} ${symbol}`} />
+          ))}
+          {ranked.length === 0 && (
+            <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>
+          )}
           {ranking.unranked.length > 0 && (
             <p className="mt-1 mb-4 text-[0.9375rem] text-faint">
-              Not on the ladder: {ranking.unranked.map(({ product, why }) => `${product.name} (${COST_REASONS[why]})`).join('; ')}.
+              Not on the ladder:{' '}
+              {ranking.unranked.map(({ product, why }) => `${product.name} (${COST_REASONS[why]})`).join('; ')}.
             </p>
           )}
-          <PriceTable products={compared} nutrients={nutrients} chosen={nutrient} questionOf={questionOf} ranking={ranking} />
+          <PriceTable
+            products={compared}
+            nutrients={nutrients}
+            chosen={nutrient}
+            questionOf={questionOf}
+            ranking={ranking}
+          />
         </>
       )}
       <MarginNotes>
         <MarginNote title="How to read it">
-          <p>All of a bag’s price is laid on one nutrient at a time. That is plain, and hard on bags that bring several: compare like with like.</p>
-          <p>Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.</p>
+          <p>
+            All of a bag’s price is laid on one nutrient at a time. That is plain, and hard on bags that bring several:
+            compare like with like.
+          </p>
+          <p>
+            Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.
+          </p>
           <p>Costs within half a per cent, or whose ranges overlap, are a tie.</p>
         </MarginNote>
-        {ranked.length > 1 && <MarginNote title="Two currencies"><p>Nothing is converted silently, so each currency has a ladder of its own.</p></MarginNote>}
+        {ranked.length > 1 && (
+          <MarginNote title="Two currencies">
+            <p>Nothing is converted silently, so each currency has a ladder of its own.</p>
+          </MarginNote>
+        )}
       </MarginNotes>
     </Sheet>
   );

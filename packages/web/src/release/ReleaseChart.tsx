@@ -1,4 +1,14 @@
-import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { formatNumber } from '@wheat-ledger/core';
 import { spread } from '../ui/spread';
 import type { Count, Course, WeekPoint } from './series';
@@ -30,11 +40,19 @@ const LABEL_GAP = 13;
 
 /** How far down each line's number moves so that numbers at the right edge do not cover each other, in pixels. */
 function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): ReadonlyMap<string, number> {
-  const every = points.flatMap((p) => Object.entries(p).flatMap(([key, v]) => (key === 'week' ? [] : typeof v === 'number' ? [v] : [...v])));
+  const every = points.flatMap((p) =>
+    Object.entries(p).flatMap(([key, v]) => (key === 'week' ? [] : typeof v === 'number' ? [v] : [...v])),
+  );
   const span = Math.max(...every, 1) - Math.min(...every, 0);
   const last = points[LAST];
-  const ends = courses.map((c) => ({ id: c.product.id, y: (-Number(last?.[`line-${c.product.id}`] ?? 0) / span) * PLOT_HEIGHT })).sort((a, b) => a.y - b.y);
-  const placed = spread(ends.map((e) => e.y), LABEL_GAP, Number.POSITIVE_INFINITY);
+  const ends = courses
+    .map((c) => ({ id: c.product.id, y: (-Number(last?.[`line-${c.product.id}`] ?? 0) / span) * PLOT_HEIGHT }))
+    .sort((a, b) => a.y - b.y);
+  const placed = spread(
+    ends.map((e) => e.y),
+    LABEL_GAP,
+    Number.POSITIVE_INFINITY,
+  );
   return new Map(ends.map((e, i) => [e.id, (placed[i] ?? e.y) - e.y]));
 }
 
@@ -42,23 +60,106 @@ function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): 
 export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
   const shift = labelShifts(points, courses);
   return (
-    <div className="h-[18.5rem]" role="img" aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}>
+    <div
+      className="h-[18.5rem]"
+      role="img"
+      aria-label={`${count === 'weekly' ? 'Nitrogen arriving each week' : 'Nitrogen available so far'} from ${courses.length} products against the crop’s demand, week 0 to ${LAST}; the figures are in the table below.`}
+    >
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={[...points]} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
-          <XAxis dataKey="week" type="number" domain={[0, LAST]} ticks={[0, 4, 8, 12, 16, 20, 24, 26]} stroke="var(--faint)" tick={{ fontSize: 13 }} label={{ value: 'weeks after planting', position: 'insideBottom', offset: -10, fill: 'var(--faint)', fontSize: 13 }} />
-          <YAxis stroke="var(--faint)" tick={{ fontSize: 13 }} width={52} label={{ value: count === 'weekly' ? 'kg N/ha a week' : 'kg N/ha', angle: -90, position: 'insideLeft', fill: 'var(--faint)', fontSize: 13, dy: 30 }} />
-          <Tooltip isAnimationActive={false} content={({ active, payload, label }) => (active && payload ? <WeekCard week={Number(label)} rows={payload.map((p) => ({ name: String(p.name), value: p.value })).filter((p) => typeof p.value === 'number')} /> : null)} />
+          <XAxis
+            dataKey="week"
+            type="number"
+            domain={[0, LAST]}
+            ticks={[0, 4, 8, 12, 16, 20, 24, 26]}
+            stroke="var(--faint)"
+            tick={{ fontSize: 13 }}
+            label={{
+              value: 'weeks after planting',
+              position: 'insideBottom',
+              offset: -10,
+              fill: 'var(--faint)',
+              fontSize: 13,
+            }}
+          />
+          <YAxis
+            stroke="var(--faint)"
+            tick={{ fontSize: 13 }}
+            width={52}
+            label={{
+              value: count === 'weekly' ? 'kg N/ha a week' : 'kg N/ha',
+              angle: -90,
+              position: 'insideLeft',
+              fill: 'var(--faint)',
+              fontSize: 13,
+              dy: 30,
+            }}
+          />
+          <Tooltip
+            isAnimationActive={false}
+            content={({ active, payload, label }) =>
+              active && payload ? (
+                <WeekCard
+                  week={Number(label)}
+                  rows={payload
+                    .map((p) => ({ name: String(p.name), value: p.value }))
+                    .filter((p) => typeof p.value === 'number')}
+                />
+              ) : null
+            }
+          />
           <ReferenceLine y={0} stroke="var(--line-strong)" />
-          {courses.map((c) => <Area key={`band-${c.product.id}`} dataKey={`band-${c.product.id}`} name="band" stroke="none" fill={styleOf(numberOf(c.product.id) - 1).ink} fillOpacity={0.13} isAnimationActive={false} activeDot={false} tooltipType="none" />)}
-          <Area dataKey="demand" name="the crop wants" stroke="var(--pine)" strokeWidth={2.5} fill="none" isAnimationActive={false} />
+          {courses.map((c) => (
+            <Area
+              key={`band-${c.product.id}`}
+              dataKey={`band-${c.product.id}`}
+              name="band"
+              stroke="none"
+              fill={styleOf(numberOf(c.product.id) - 1).ink}
+              fillOpacity={0.13}
+              isAnimationActive={false}
+              activeDot={false}
+              tooltipType="none"
+            />
+          ))}
+          <Area
+            dataKey="demand"
+            name="the crop wants"
+            stroke="var(--pine)"
+            strokeWidth={2.5}
+            fill="none"
+            isAnimationActive={false}
+          />
           {courses.map((c) => {
             const number = numberOf(c.product.id);
             const { dash, ink } = styleOf(number - 1);
             return (
               <Line
-                key={c.product.id} dataKey={`line-${c.product.id}`} name={`${number} ${c.product.name}`} stroke={ink} strokeWidth={2} strokeDasharray={dash} dot={false} isAnimationActive={false}
-                label={(props: { index?: number; x?: number | string; y?: number | string }) => props.index === LAST ? <text key={number} x={Number(props.x) + 6} y={Number(props.y) + 4 + (shift.get(c.product.id) ?? 0)} fontSize="13" fontWeight="700" fill={ink}>{number}</text> : <g key={`${number}-${props.index ?? 0}`} />}
+                key={c.product.id}
+                dataKey={`line-${c.product.id}`}
+                name={`${number} ${c.product.name}`}
+                stroke={ink}
+                strokeWidth={2}
+                strokeDasharray={dash}
+                dot={false}
+                isAnimationActive={false}
+                label={(props: { index?: number; x?: number | string; y?: number | string }) =>
+                  props.index === LAST ? (
+                    <text
+                      key={number}
+                      x={Number(props.x) + 6}
+                      y={Number(props.y) + 4 + (shift.get(c.product.id) ?? 0)}
+                      fontSize="13"
+                      fontWeight="700"
+                      fill={ink}
+                    >
+                      {number}
+                    </text>
+                  ) : (
+                    <g key={`${number}-${props.index ?? 0}`} />
+                  )
+                }
               />
             );
           })}
@@ -71,6 +172,11 @@ export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartP
 const WeekCard = ({ week, rows }: { week: number; rows: readonly { name: string; value: unknown }[] }) => (
   <div className="border border-line-strong bg-paper px-3 py-2 text-sm">
     <p className="font-semibold">Week {week}</p>
-    {rows.map((r) => <p key={r.name} className="flex justify-between gap-4"><span>{r.name}</span><span>{formatNumber(Number(r.value))} kg N/ha</span></p>)}
+    {rows.map((r) => (
+      <p key={r.name} className="flex justify-between gap-4">
+        <span>{r.name}</span>
+        <span>{formatNumber(Number(r.value))} kg N/ha</span>
+      </p>
+    ))}
   </div>
 );

@@ -1,6 +1,18 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatFixed, formatGiven, formatGivenRange, formatNumber, formatRange, isExact, nitrogenBalance, parseNumber, RELEASE_DAYS, type Band, type Figure } from '@wheat-ledger/core';
+import {
+  formatFixed,
+  formatGiven,
+  formatGivenRange,
+  formatNumber,
+  formatRange,
+  isExact,
+  nitrogenBalance,
+  parseNumber,
+  RELEASE_DAYS,
+  type Band,
+  type Figure,
+} from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench, usePlot } from '../app/workspace';
@@ -25,14 +37,22 @@ function DoseField({ dose, usual }: { dose: number; usual: number }) {
     <label className="text-sm text-faint">
       Nitrogen applied, kg N/ha
       <input
-        className="field block !w-40 text-pine" inputMode="decimal" value={text} aria-invalid={!fits}
+        className="field block !w-40 text-pine"
+        inputMode="decimal"
+        value={text}
+        aria-invalid={!fits}
         onChange={(e) => {
           setText(e.target.value);
           const typed = parseNumber(e.target.value);
-          if (typed.ok && typed.value > 0 && typed.value <= MOST_DOSE) dispatch(settingsSlice.actions.changed({ nitrogenKgPerHa: typed.value }));
+          if (typed.ok && typed.value > 0 && typed.value <= MOST_DOSE)
+            dispatch(settingsSlice.actions.changed({ nitrogenKgPerHa: typed.value }));
         }}
       />
-      <span className={fits ? '' : 'text-beet'}>{fits ? `the crop takes up about ${formatNumber(usual)}` : `Read “${text}”, expected more than 0 and at most ${MOST_DOSE}.`}</span>
+      <span className={fits ? '' : 'text-beet'}>
+        {fits
+          ? `the crop takes up about ${formatNumber(usual)}`
+          : `Read “${text}”, expected more than 0 and at most ${MOST_DOSE}.`}
+      </span>
     </label>
   );
 }
@@ -40,23 +60,55 @@ function DoseField({ dose, usual }: { dose: number; usual: number }) {
 /** Eight in ten draws fall between these at week 26; nothing when they do not differ. */
 function BandWords({ band }: { band: Band | undefined }) {
   const [low, high] = [percent(band?.low.at(-1)), percent(band?.high.at(-1))];
-  return band && low !== high ? <div className="text-[0.8125rem] text-faint">{low.replace(' %', '')} to {high}</div> : null;
+  return band && low !== high ? (
+    <div className="text-[0.8125rem] text-faint">
+      {low.replace(' %', '')} to {high}
+    </div>
+  ) : null;
 }
 
-function CourseTable({ courses, bands, numberOf, watered }: { courses: readonly Course[]; bands: Releases['bands']; numberOf: (id: string) => number; watered: boolean }) {
+function CourseTable({
+  courses,
+  bands,
+  numberOf,
+  watered,
+}: {
+  courses: readonly Course[];
+  bands: Releases['bands'];
+  numberOf: (id: string) => number;
+  watered: boolean;
+}) {
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="release-table">
-        <caption className="pb-1 text-left text-sm text-faint">Share of the bag’s nitrogen that the crop can take by the end of each week, and where the rest is at week 26</caption>
+        <caption className="pb-1 text-left text-sm text-faint">
+          Share of the bag’s nitrogen that the crop can take by the end of each week, and where the rest is at week 26
+        </caption>
         <thead>
           <tr>
             <th scope="col">Bag</th>
-            {SHOWN_WEEKS.map((w) => <th key={w} scope="col" className="num whitespace-nowrap">week {w}</th>)}
-            <th scope="col" className="num">not yet released</th>
-            <th scope="col" className="num">in microbes and humus</th>
-            <th scope="col" className="num">lost as ammonia</th>
-            <th scope="col" className="num">sum</th>
-            {watered && <th scope="col" className="num">of it drained below 30 cm</th>}
+            {SHOWN_WEEKS.map((w) => (
+              <th key={w} scope="col" className="num whitespace-nowrap">
+                week {w}
+              </th>
+            ))}
+            <th scope="col" className="num">
+              not yet released
+            </th>
+            <th scope="col" className="num">
+              in microbes and humus
+            </th>
+            <th scope="col" className="num">
+              lost as ammonia
+            </th>
+            <th scope="col" className="num">
+              sum
+            </th>
+            {watered && (
+              <th scope="col" className="num">
+                of it drained below 30 cm
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -65,9 +117,32 @@ function CourseTable({ courses, bands, numberOf, watered }: { courses: readonly 
             const number = numberOf(product.id);
             return (
               <tr key={product.id}>
-                <th scope="row"><svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline"><path d="M0 4H26" stroke={styleOf(number - 1).ink} strokeWidth="2.5" strokeDasharray={styleOf(number - 1).dash} /></svg>{number} {product.name}</th>
-                {SHOWN_WEEKS.map((w) => <td key={w} className={`num ${(run.mineral[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>{w === 26 ? <><FigureButton figure={available}>{percent(run.mineral[end])}</FigureButton><BandWords band={bands[product.id]} /></> : percent(run.mineral[w * 7])}</td>)}
-                <td className="num">{percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}</td>
+                <th scope="row">
+                  <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
+                    <path
+                      d="M0 4H26"
+                      stroke={styleOf(number - 1).ink}
+                      strokeWidth="2.5"
+                      strokeDasharray={styleOf(number - 1).dash}
+                    />
+                  </svg>
+                  {number} {product.name}
+                </th>
+                {SHOWN_WEEKS.map((w) => (
+                  <td key={w} className={`num ${(run.mineral[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>
+                    {w === 26 ? (
+                      <>
+                        <FigureButton figure={available}>{percent(run.mineral[end])}</FigureButton>
+                        <BandWords band={bands[product.id]} />
+                      </>
+                    ) : (
+                      percent(run.mineral[w * 7])
+                    )}
+                  </td>
+                ))}
+                <td className="num">
+                  {percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}
+                </td>
                 <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
                 <td className="num">{percent(run.volatilised[end])}</td>
                 <td className="num">{percent(nitrogenBalance(run, end))}</td>
@@ -98,7 +173,19 @@ function Assumptions({ courses }: { courses: readonly Course[] }) {
     <details className="mt-6" data-testid="assumptions">
       <summary className="cursor-pointer font-slab text-lg font-semibold">What was assumed ({rows.length})</summary>
       <table className="ledger mt-2 text-[0.9375rem]">
-        <thead><tr><th scope="col">Assumption</th><th scope="col" className="num">used</th><th scope="col" className="num">range</th><th scope="col">unit</th><th scope="col">from, and for which bags</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Assumption</th>
+            <th scope="col" className="num">
+              used
+            </th>
+            <th scope="col" className="num">
+              range
+            </th>
+            <th scope="col">unit</th>
+            <th scope="col">from, and for which bags</th>
+          </tr>
+        </thead>
         <tbody>
           {rows.map(({ figure, bags }) => (
             <tr key={figure.label + bags.join()}>
@@ -106,7 +193,10 @@ function Assumptions({ courses }: { courses: readonly Course[] }) {
               <td className="num">{formatGiven(figure.value.mid)}</td>
               <td className="num">{isExact(figure.value) ? 'fixed' : formatGivenRange(figure.value)}</td>
               <td>{figure.unit}</td>
-              <td className="text-faint">{figure.how.kind === 'assumption' ? figure.how.source : ''}{bags.length < courses.length && `; ${bags.join(', ')}`}</td>
+              <td className="text-faint">
+                {figure.how.kind === 'assumption' ? figure.how.source : ''}
+                {bags.length < courses.length && `; ${bags.join(', ')}`}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -128,41 +218,133 @@ export function ReleaseView() {
   const dose = nitrogenKgPerHa ?? usual;
   const courses = useMemo(() => (releases ?? []).filter((r): r is Course => r.kind === 'release'), [releases]);
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
-  const points = useMemo(() => (crop ? weekPoints(courses, bands, crop, dose, count) : []), [courses, bands, crop, dose, count]);
+  const points = useMemo(
+    () => (crop ? weekPoints(courses, bands, crop, dose, count) : []),
+    [courses, bands, crop, dose, count],
+  );
   const watered = courses.some((c) => c.setup.around.drainage);
   const numberOf = (id: string): number => bags.findIndex((b) => b.record.id === id) + 1;
   if (isLoading) return <Loading what="the bench" />;
   return (
-    <Sheet title="Release" question={`When does the nitrogen arrive, and when does ${crop ? crop.name.toLowerCase() : 'the crop'} want it?`}>
-      {!plot && <Empty>Release needs a plot: its crop and how warm its soil is. <Link to="/ground" className="plain">Enter one</Link>.</Empty>}
-      {compared.length === 0 && <Empty>{bags.length > 0 ? 'Every bag on the bench is set aside. Press its number to take it back.' : <>Put bags on the bench from the <Link to="/shelf" className="plain">shelf</Link> to follow their nitrogen.</>}</Empty>}
+    <Sheet
+      title="Release"
+      question={`When does the nitrogen arrive, and when does ${crop ? crop.name.toLowerCase() : 'the crop'} want it?`}
+    >
+      {!plot && (
+        <Empty>
+          Release needs a plot: its crop and how warm its soil is.{' '}
+          <Link to="/ground" className="plain">
+            Enter one
+          </Link>
+          .
+        </Empty>
+      )}
+      {compared.length === 0 && (
+        <Empty>
+          {bags.length > 0 ? (
+            'Every bag on the bench is set aside. Press its number to take it back.'
+          ) : (
+            <>
+              Put bags on the bench from the{' '}
+              <Link to="/shelf" className="plain">
+                shelf
+              </Link>{' '}
+              to follow their nitrogen.
+            </>
+          )}
+        </Empty>
+      )}
       {plot && compared.length > 0 && (
         <>
           <div className="mb-3 flex flex-wrap items-start gap-x-6 gap-y-2">
             <DoseField key={plot.id} dose={dose} usual={usual} />
-            <div className="text-sm text-faint">Counted
-              <div className="text-base text-pine"><Choice label="Counted" value={count} onChange={setCount} options={[{ value: 'cumulative', text: 'so far' }, { value: 'weekly', text: 'each week' }]} /></div>
+            <div className="text-sm text-faint">
+              Counted
+              <div className="text-base text-pine">
+                <Choice
+                  label="Counted"
+                  value={count}
+                  onChange={setCount}
+                  options={[
+                    { value: 'cumulative', text: 'so far' },
+                    { value: 'weekly', text: 'each week' },
+                  ]}
+                />
+              </div>
             </div>
-            <div className="text-sm text-faint">Placed
-              <div className="text-base text-pine"><Choice label="Placed" value={daysOnSurface > 0 ? 'surface' : 'in'} onChange={(v) => dispatch(settingsSlice.actions.changed({ daysOnSurface: v === 'in' ? 0 : 14 }))} options={[{ value: 'in', text: 'worked or watered in' }, { value: 'surface', text: 'left 14 days on top' }]} /></div>
+            <div className="text-sm text-faint">
+              Placed
+              <div className="text-base text-pine">
+                <Choice
+                  label="Placed"
+                  value={daysOnSurface > 0 ? 'surface' : 'in'}
+                  onChange={(v) => dispatch(settingsSlice.actions.changed({ daysOnSurface: v === 'in' ? 0 : 14 }))}
+                  options={[
+                    { value: 'in', text: 'worked or watered in' },
+                    { value: 'surface', text: 'left 14 days on top' },
+                  ]}
+                />
+              </div>
             </div>
           </div>
           {courses.length > 0 && <ReleaseChart points={points} courses={courses} numberOf={numberOf} count={count} />}
           {progress !== undefined && progress < 1 && courses.length > 0 && (
-            <p className="flex items-center gap-3 text-sm text-faint"><progress value={progress} max={1} aria-label="Bands worked out" />Working out the bands<button type="button" className="plain" onClick={cancelBands}>Stop</button></p>
+            <p className="flex items-center gap-3 text-sm text-faint">
+              <progress value={progress} max={1} aria-label="Bands worked out" />
+              Working out the bands
+              <button type="button" className="plain" onClick={cancelBands}>
+                Stop
+              </button>
+            </p>
           )}
-          <p className="mb-4 text-sm text-faint">The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2 000 draws over the assumptions.</p>
+          <p className="mb-4 text-sm text-faint">
+            The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2
+            000 draws over the assumptions.
+          </p>
           {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} watered={watered} />}
-          {unknown.length > 0 && <div className="mt-4 flex flex-col gap-1">{unknown.map((u) => <Remark key={u.product.id} tone="note"><b>{u.product.name}</b> cannot be followed: {u.why}.</Remark>)}</div>}
+          {unknown.length > 0 && (
+            <div className="mt-4 flex flex-col gap-1">
+              {unknown.map((u) => (
+                <Remark key={u.product.id} tone="note">
+                  <b>{u.product.name}</b> cannot be followed: {u.why}.
+                </Remark>
+              ))}
+            </div>
+          )}
           {courses.length > 0 && <Assumptions courses={courses} />}
         </>
       )}
       <MarginNotes>
-        {courses.some((c) => (c.run.mineral[28] ?? 0) < 0) && <MarginNote title="Tied up first"><p>Below zero, decomposers take nitrogen out of the soil before they give any back: the material has more carbon than its nitrogen can feed.</p></MarginNote>}
-        {courses.some((c) => c.supposed.length > 0) && <MarginNote title="Supposed">{courses.flatMap((c) => c.supposed.map((s) => <p key={c.product.id + s}><b>{c.product.name}:</b> {s}.</p>))}</MarginNote>}
+        {courses.some((c) => (c.run.mineral[28] ?? 0) < 0) && (
+          <MarginNote title="Tied up first">
+            <p>
+              Below zero, decomposers take nitrogen out of the soil before they give any back: the material has more
+              carbon than its nitrogen can feed.
+            </p>
+          </MarginNote>
+        )}
+        {courses.some((c) => c.supposed.length > 0) && (
+          <MarginNote title="Supposed">
+            {courses.flatMap((c) =>
+              c.supposed.map((s) => (
+                <p key={c.product.id + s}>
+                  <b>{c.product.name}:</b> {s}.
+                </p>
+              )),
+            )}
+          </MarginNote>
+        )}
         <MarginNote title="What this leaves out">
-          <p>{watered ? 'What drained away is worked out as if no crop took any: a growing crop loses less. ' : 'Rain and leaching are not in it: enter the plot’s rain and evapotranspiration on its ground page, or give it a logger’s file. '}Class averages stand in until the material is incubated or tested.</p>
-          <Remark tone="caution">Nitrate that the crop does not take can reach ground and surface water. Keep setbacks and limits of your local code, and never go above the label’s rate.</Remark>
+          <p>
+            {watered
+              ? 'What drained away is worked out as if no crop took any: a growing crop loses less. '
+              : 'Rain and leaching are not in it: enter the plot’s rain and evapotranspiration on its ground page, or give it a logger’s file. '}
+            Class averages stand in until the material is incubated or tested.
+          </p>
+          <Remark tone="caution">
+            Nitrate that the crop does not take can reach ground and surface water. Keep setbacks and limits of your
+            local code, and never go above the label’s rate.
+          </Remark>
         </MarginNote>
       </MarginNotes>
     </Sheet>

@@ -2,10 +2,42 @@ import { cropOf, productRelease, type Band } from '@wheat-ledger/core';
 import { toProduct, toSite } from '@wheat-ledger/contract';
 import { weekPoints, type Course } from './series';
 
-const site = toSite({ name: 'Bed', areaM2: 1, crop: 'wheat', medium: 'mineralSoil', texture: 'loam', temperature: { kind: 'sine', meanC: 15, amplitudeC: 0, warmestDay: 0 }, plantedOn: '2026-04-01' });
-const nitrate = toProduct({ name: 'Saltpetre', seller: '', form: 'crystal', derivedFrom: ['potassium nitrate'], offers: [], note: '', analysis: [{ analyte: 'N.nitrate', basis: 'element', value: { kind: 'number', value: 13 }, unit: '%', provenance: 'label', source: '' }] }, 'kno3');
+const site = toSite({
+  name: 'Bed',
+  areaM2: 1,
+  crop: 'wheat',
+  medium: 'mineralSoil',
+  texture: 'loam',
+  temperature: { kind: 'sine', meanC: 15, amplitudeC: 0, warmestDay: 0 },
+  plantedOn: '2026-04-01',
+});
+const nitrate = toProduct(
+  {
+    name: 'Saltpetre',
+    seller: '',
+    form: 'crystal',
+    derivedFrom: ['potassium nitrate'],
+    offers: [],
+    note: '',
+    analysis: [
+      {
+        analyte: 'N.nitrate',
+        basis: 'element',
+        value: { kind: 'number', value: 13 },
+        unit: '%',
+        provenance: 'label',
+        source: '',
+      },
+    ],
+  },
+  'kno3',
+);
 const course = productRelease(nitrate, site, { daysOnSurface: 0 }) as Course;
-const band: Band = { low: Array.from({ length: 27 }, () => 0.9), median: [], high: Array.from({ length: 27 }, () => 1) };
+const band: Band = {
+  low: Array.from({ length: 27 }, () => 0.9),
+  median: [],
+  high: Array.from({ length: 27 }, () => 1),
+};
 
 test('so far: the dose times what is available, beside the crop’s own line', () => {
   const points = weekPoints([course], { kno3: band }, cropOf('wheat'), 80, 'cumulative');
@@ -15,6 +47,10 @@ test('so far: the dose times what is available, beside the crop’s own line', (
 });
 test('each week: gains add up to the whole, and bands are not drawn', () => {
   const points = weekPoints([course], { kno3: band }, cropOf('wheat'), 80, 'weekly');
-  expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[26]!.demand - weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[0]!.demand, 9);
+  expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(
+    weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[26]!.demand -
+      weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[0]!.demand,
+    9,
+  );
   expect(points.every((p) => !('band-kno3' in p))).toBe(true);
 });

@@ -1,4 +1,11 @@
-import { nitrogenDemand, RELEASE_DAYS, weekly, type Band, type CropTemplate, type ProductRelease } from '@wheat-ledger/core';
+import {
+  nitrogenDemand,
+  RELEASE_DAYS,
+  weekly,
+  type Band,
+  type CropTemplate,
+  type ProductRelease,
+} from '@wheat-ledger/core';
 
 export type Course = Extract<ProductRelease, { kind: 'release' }>;
 export type Count = 'cumulative' | 'weekly';
@@ -16,14 +23,28 @@ const gains = (values: readonly number[]): number[] => values.map((v, i) => (i =
  * What the chart draws, week by week.
  * @param dose kg N/ha that each product is applied at
  */
-export function weekPoints(courses: readonly Course[], bands: Readonly<Record<string, Band>>, crop: CropTemplate, dose: number, count: Count): readonly WeekPoint[] {
+export function weekPoints(
+  courses: readonly Course[],
+  bands: Readonly<Record<string, Band>>,
+  crop: CropTemplate,
+  dose: number,
+  count: Count,
+): readonly WeekPoint[] {
   const shape = count === 'weekly' ? gains : (v: readonly number[]): readonly number[] => v;
   const demand = shape(weekly(nitrogenDemand(crop, RELEASE_DAYS)));
-  const lines = courses.map((c) => ({ id: c.product.id, values: shape(weekly(c.run.mineral)), band: count === 'cumulative' ? bands[c.product.id] : undefined }));
+  const lines = courses.map((c) => ({
+    id: c.product.id,
+    values: shape(weekly(c.run.mineral)),
+    band: count === 'cumulative' ? bands[c.product.id] : undefined,
+  }));
   return demand.map((d, week) => ({
     week,
     demand: d,
     ...Object.fromEntries(lines.map((l) => [`line-${l.id}`, (l.values[week] ?? 0) * dose])),
-    ...Object.fromEntries(lines.flatMap((l) => (l.band ? [[`band-${l.id}`, [(l.band.low[week] ?? 0) * dose, (l.band.high[week] ?? 0) * dose]]] : []))),
+    ...Object.fromEntries(
+      lines.flatMap((l) =>
+        l.band ? [[`band-${l.id}`, [(l.band.low[week] ?? 0) * dose, (l.band.high[week] ?? 0) * dose]]] : [],
+      ),
+    ),
   }));
 }

@@ -37,7 +37,9 @@ export function useReleases(products: readonly Product[], site: Site | undefined
       const cases = found.filter((r) => r.kind === 'release');
       for (const [i, r] of cases.entries()) {
         // Shares come over a port of their own and may arrive after the band they belong to: progress never goes back.
-        const onShare = proxy((share: number) => { if (live) setProgress((now) => (now === undefined ? now : Math.max(now, (i + share) / cases.length))); });
+        const onShare = proxy((share: number) => {
+          if (live) setProgress((now) => (now === undefined ? now : Math.max(now, (i + share) / cases.length)));
+        });
         const band = await remote.band(r.setup, onShare);
         if (!live) return;
         if (band) setBands((all) => ({ ...all, [r.product.id]: band }));
@@ -51,5 +53,13 @@ export function useReleases(products: readonly Product[], site: Site | undefined
     };
   }, [products, site, placement]);
 
-  return { releases, bands, progress, cancelBands: () => { running?.terminate(); setProgress(undefined); } };
+  return {
+    releases,
+    bands,
+    progress,
+    cancelBands: () => {
+      running?.terminate();
+      setProgress(undefined);
+    },
+  };
 }

@@ -8,7 +8,8 @@ import { FormPart } from '../ui/EditForm';
 import { Remark } from '../ui/Sheet';
 
 const contentOf = (attachment: AttachmentRecord): string => `/api/v1/attachments/${attachment.id}/content`;
-const megabytes = (bytes: number): string => (bytes < 1e5 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`);
+const megabytes = (bytes: number): string =>
+  bytes < 1e5 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 /** Photos and PDFs of a bag's label. */
 export function Attachments({ productId }: { productId: string | undefined }) {
@@ -21,37 +22,88 @@ export function Attachments({ productId }: { productId: string | undefined }) {
   const dispatch = useAppDispatch();
   const attach = async (file: File): Promise<void> => {
     setTrouble(undefined);
-    if (file.size > MOST_ATTACHMENT_BYTES) return setTrouble(`Read a file of ${megabytes(file.size)}, expected at most ${megabytes(MOST_ATTACHMENT_BYTES)}. A smaller photo reads as well.`);
+    if (file.size > MOST_ATTACHMENT_BYTES)
+      return setTrouble(
+        `Read a file of ${megabytes(file.size)}, expected at most ${megabytes(MOST_ATTACHMENT_BYTES)}. A smaller photo reads as well.`,
+      );
     const content = await keep({ file });
     if (content.error) return setTrouble(problemOf(content.error).detail);
-    const result = await save({ kind: 'attachment', input: { productId, name: file.name.slice(-200) || 'label', ...content.data } });
+    const result = await save({
+      kind: 'attachment',
+      input: { productId, name: file.name.slice(-200) || 'label', ...content.data },
+    });
     if (result.error) return setTrouble(problemOf(result.error).detail);
     dispatch(deskSlice.actions.noticed({ text: `Attached “${file.name}”.`, recordId: result.data.id }));
   };
   const takeOff = async (attachment: AttachmentRecord): Promise<void> => {
     const result = await remove({ kind: 'attachment', record: attachment });
-    dispatch(deskSlice.actions.noticed(result.error ? { text: problemOf(result.error).detail, recordId: undefined } : { text: `Took “${attachment.name}” off.`, recordId: attachment.id }));
+    dispatch(
+      deskSlice.actions.noticed(
+        result.error
+          ? { text: problemOf(result.error).detail, recordId: undefined }
+          : { text: `Took “${attachment.name}” off.`, recordId: attachment.id },
+      ),
+    );
   };
   return (
     <FormPart title="Photos and papers" hint="of the label; a photo or a PDF of at most 5 MB">
-      {productId === undefined ? <p className="text-faint">Save the bag first; then its label’s photo can be kept with it.</p> : (
+      {productId === undefined ? (
+        <p className="text-faint">Save the bag first; then its label’s photo can be kept with it.</p>
+      ) : (
         <>
           <ul className="mb-2 flex flex-wrap gap-4" data-testid="attachments">
             {mine.map((a) => (
               <li key={a.id} className="w-36 text-[0.875rem]">
-                <a href={contentOf(a)} target="_blank" rel="noreferrer" className="flex h-28 items-center justify-center overflow-hidden border border-rule bg-paper" title={`Open ${a.name}`}>
-                  {a.type === 'application/pdf' ? <FileText size={36} aria-label={a.name} /> : <img src={contentOf(a)} alt={a.name} className="max-h-full max-w-full" loading="lazy" />}
+                <a
+                  href={contentOf(a)}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="flex h-28 items-center justify-center overflow-hidden border border-rule bg-paper"
+                  title={`Open ${a.name}`}
+                >
+                  {a.type === 'application/pdf' ? (
+                    <FileText size={36} aria-label={a.name} />
+                  ) : (
+                    <img src={contentOf(a)} alt={a.name} className="max-h-full max-w-full" loading="lazy" />
+                  )}
                 </a>
-                <span className="mt-1 flex items-start gap-1"><span className="min-w-0 flex-1 break-words">{a.name} <span className="text-faint">{megabytes(a.bytes)}</span></span>
-                  <button type="button" className="cursor-pointer p-1" title={`Take ${a.name} off`} onClick={() => void takeOff(a)}><Trash2 size={14} aria-hidden="true" /><span className="sr-only">Take {a.name} off</span></button>
+                <span className="mt-1 flex items-start gap-1">
+                  <span className="min-w-0 flex-1 break-words">
+                    {a.name} <span className="text-faint">{megabytes(a.bytes)}</span>
+                  </span>
+                  <button
+                    type="button"
+                    className="cursor-pointer p-1"
+                    title={`Take ${a.name} off`}
+                    onClick={() => void takeOff(a)}
+                  >
+                    <Trash2 size={14} aria-hidden="true" />
+                    <span className="sr-only">Take {a.name} off</span>
+                  </button>
                 </span>
               </li>
             ))}
           </ul>
-          <label htmlFor="attachment" className="action focus-within:outline-2"><Paperclip size={16} aria-hidden="true" />{sending || saving ? 'Sending …' : 'Attach a photo or PDF'}
-            <input id="attachment" type="file" accept={ATTACHMENT_TYPES.join(',')} className="sr-only" onChange={(e) => { const file = e.target.files?.[0]; if (file) void attach(file); e.target.value = ''; }} />
+          <label htmlFor="attachment" className="action focus-within:outline-2">
+            <Paperclip size={16} aria-hidden="true" />
+            {sending || saving ? 'Sending …' : 'Attach a photo or PDF'}
+            <input
+              id="attachment"
+              type="file"
+              accept={ATTACHMENT_TYPES.join(',')}
+              className="sr-only"
+              onChange={(e) => {
+                const file = e.target.files?.[0];
+                if (file) void attach(file);
+                e.target.value = '';
+              }}
+            />
           </label>
-          {trouble && <div role="alert" className="mt-2"><Remark tone="caution">{trouble}</Remark></div>}
+          {trouble && (
+            <div role="alert" className="mt-2">
+              <Remark tone="caution">{trouble}</Remark>
+            </div>
+          )}
         </>
       )}
     </FormPart>

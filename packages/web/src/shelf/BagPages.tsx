@@ -5,10 +5,16 @@ import { useRecords } from '../app/api';
 import { Pages, type PageList } from '../ui/Pages';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 
-const PAGES: PageList = [['', 'Label'], ['/elements', 'Elements'], ['/versions', 'Versions']];
+const PAGES: PageList = [
+  ['', 'Label'],
+  ['/elements', 'Elements'],
+  ['/versions', 'Versions'],
+];
 
 /** The pages of one bag. */
-export const BagPages = ({ id }: { id: string }) => <Pages label="Pages of this bag" base={`/shelf/${id}`} pages={PAGES} />;
+export const BagPages = ({ id }: { id: string }) => (
+  <Pages label="Pages of this bag" base={`/shelf/${id}`} pages={PAGES} />
+);
 
 /** The bag a page is about, or what to show instead of the page. */
 export function useBagPage(): { readonly record: ProductRecord } | { readonly instead: ReactNode } {
@@ -16,5 +22,13 @@ export function useBagPage(): { readonly record: ProductRecord } | { readonly in
   const { records, isLoading } = useRecords('product');
   if (isLoading) return { instead: <Loading what="the bag" /> };
   const record = records.find((r) => r.id === id);
-  return record ? { record } : { instead: <Sheet title="Not on the shelf" question="This bag was taken off, or never stood here."><Empty>Taken-off bags can be restored at the foot of the shelf.</Empty></Sheet> };
+  return record
+    ? { record }
+    : {
+        instead: (
+          <Sheet title="Not on the shelf" question="This bag was taken off, or never stood here.">
+            <Empty>Taken-off bags can be restored at the foot of the shelf.</Empty>
+          </Sheet>
+        ),
+      };
 }

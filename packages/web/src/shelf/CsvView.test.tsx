@@ -4,21 +4,59 @@ import type { CsvReport } from '@wheat-ledger/contract';
 import { show } from '../../test/show';
 import { CsvView } from './CsvView';
 
-interface Sent { readonly path: string; readonly write: string | null; readonly columns: readonly string[]; readonly currency?: string }
+interface Sent {
+  readonly path: string;
+  readonly write: string | null;
+  readonly columns: readonly string[];
+  readonly currency?: string;
+}
 const sent: Sent[] = [];
 /** Answers every trial and every write with what a test says the server found. */
 function serverSays(report: Partial<CsvReport>, status = 200): void {
   globalThis.fetch = jest.fn(async (input: RequestInfo | URL) => {
     const url = new URL((input as Request).url);
-    if ((input as Request).method === 'GET') return new Response(JSON.stringify({ items: [], next: null }), { headers: { 'content-type': 'application/json' } });
-    sent.push({ path: url.pathname, write: url.searchParams.get('write'), columns: JSON.parse(url.searchParams.get('columns') ?? '[]') as string[], ...(url.searchParams.has('currency') ? { currency: url.searchParams.get('currency') ?? '' } : {}) });
-    const body = url.pathname.endsWith('/undo') ? { takenOut: 2, changedSince: 1 } : { rows: 3, good: 3, bad: 0, problems: [], written: url.searchParams.get('write') === 'yes', batch: null, ...report };
-    return new Response(JSON.stringify(status === 200 ? body : { type: '/problems/no-text', title: 'Wrong kind', status, detail: 'Read a program, expected CSV text saved as UTF-8.' }), { status, headers: { 'content-type': 'application/json' } });
+    if ((input as Request).method === 'GET')
+      return new Response(JSON.stringify({ items: [], next: null }), {
+        headers: { 'content-type': 'application/json' },
+      });
+    sent.push({
+      path: url.pathname,
+      write: url.searchParams.get('write'),
+      columns: JSON.parse(url.searchParams.get('columns') ?? '[]') as string[],
+      ...(url.searchParams.has('currency') ? { currency: url.searchParams.get('currency') ?? '' } : {}),
+    });
+    const body = url.pathname.endsWith('/undo')
+      ? { takenOut: 2, changedSince: 1 }
+      : {
+          rows: 3,
+          good: 3,
+          bad: 0,
+          problems: [],
+          written: url.searchParams.get('write') === 'yes',
+          batch: null,
+          ...report,
+        };
+    return new Response(
+      JSON.stringify(
+        status === 200
+          ? body
+          : {
+              type: '/problems/no-text',
+              title: 'Wrong kind',
+              status,
+              detail: 'Read a program, expected CSV text saved as UTF-8.',
+            },
+      ),
+      { status, headers: { 'content-type': 'application/json' } },
+    );
   });
 }
-beforeEach(() => { sent.length = 0; });
+beforeEach(() => {
+  sent.length = 0;
+});
 
-const choose = (content: string): Promise<void> => userEvent.upload(screen.getByLabelText('Choose a file'), new File([content], 'bags.csv', { type: 'text/csv' }));
+const choose = (content: string): Promise<void> =>
+  userEvent.upload(screen.getByLabelText('Choose a file'), new File([content], 'bags.csv', { type: 'text/csv' }));
 const CSV = 'name,colour,N\nOne,red,5\nTwo,blue,6\nThree,,7\n';
 
 test('a file is tried at once, by the meanings its own headings have, and nothing is written', async () => {
@@ -59,7 +97,12 @@ test('prices without a currency are asked for one, which a heading may tell; wit
 });
 
 test('rows that do not fit are told by number, counted beyond the first, and only the rest is offered', async () => {
-  serverSays({ rows: 900, good: 650, bad: 250, problems: [{ row: 7, message: 'N %: Read "lots", expected a value.' }] });
+  serverSays({
+    rows: 900,
+    good: 650,
+    bad: 250,
+    problems: [{ row: 7, message: 'N %: Read "lots", expected a value.' }],
+  });
   await show(<CsvView />);
   await choose(CSV);
   const told = await screen.findByTestId('csv-problems');
@@ -75,7 +118,11 @@ test('writing says what was written and takes it back as a whole', async () => {
   await waitFor(() => expect(screen.getByTestId('csv-import').textContent).toContain('3 bags were written.'));
   expect(sent.map((s) => s.write)).toEqual(['no', 'yes']);
   await userEvent.click(screen.getByRole('button', { name: 'Take them all back' }));
-  await waitFor(() => expect(screen.getByTestId('csv-import').textContent).toContain('2 were taken out again; 1 that was changed since stays. The book keeps them all.'));
+  await waitFor(() =>
+    expect(screen.getByTestId('csv-import').textContent).toContain(
+      '2 were taken out again; 1 that was changed since stays. The book keeps them all.',
+    ),
+  );
   expect(sent.at(-1)?.path).toBe('/api/v1/imports/00000000-0000-4000-8000-00000000b001/undo');
 });
 
@@ -91,7 +138,9 @@ test('a file without rows is refused before it is sent', async () => {
   serverSays({});
   await show(<CsvView />);
   await choose('name,N\n');
-  expect((await screen.findByRole('alert')).textContent).toMatch(/Read “bags\.csv”, expected a heading line and at least one row/);
+  expect((await screen.findByRole('alert')).textContent).toMatch(
+    /Read “bags\.csv”, expected a heading line and at least one row/,
+  );
   expect(sent).toEqual([]);
 });
 
@@ -104,6 +153,8 @@ test('a cell without end is cut short where it is shown, and more columns than a
   expect(screen.getByTestId('csv-import').textContent).not.toMatch(/x{121}/);
   sent.length = 0;
   await choose(`name${',N'.repeat(400)}\nOne${',1'.repeat(400)}\n`);
-  await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Read 401 columns, expected at most 400.'));
+  await waitFor(() =>
+    expect(screen.getByRole('alert').textContent).toContain('Read 401 columns, expected at most 400.'),
+  );
   expect(sent).toEqual([]);
 });

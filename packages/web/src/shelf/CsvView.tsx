@@ -2,7 +2,16 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import Papa from 'papaparse';
 import { Download, Upload } from 'lucide-react';
-import { columnFor, CSV_FIELDS, headingOf, MOST_CSV_BYTES, MOST_CSV_COLUMNS, rowColumns, type CsvColumn, type CsvReport } from '@wheat-ledger/contract';
+import {
+  columnFor,
+  CSV_FIELDS,
+  headingOf,
+  MOST_CSV_BYTES,
+  MOST_CSV_COLUMNS,
+  rowColumns,
+  type CsvColumn,
+  type CsvReport,
+} from '@wheat-ledger/contract';
 import { ANALYTES, basesOf } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -13,11 +22,19 @@ const PREVIEWED = 5;
 /** Longest cell that is shown: a browser takes seconds to set a line of a million characters. */
 const LONGEST_SHOWN = 120;
 
-interface Table { readonly file: File; readonly heading: readonly string[]; readonly rows: readonly (readonly string[])[] }
+interface Table {
+  readonly file: File;
+  readonly heading: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
 
 const CHOICES: readonly CsvColumn[] = [
   ...CSV_FIELDS.map((field): CsvColumn => ({ kind: 'field', field })),
-  ...ANALYTES.flatMap((analyte) => basesOf(analyte).flatMap((basis) => (['%', 'mg/kg'] as const).map((unit): CsvColumn => ({ kind: 'figure', analyte, basis, unit, nth: 1 })))),
+  ...ANALYTES.flatMap((analyte) =>
+    basesOf(analyte).flatMap((basis) =>
+      (['%', 'mg/kg'] as const).map((unit): CsvColumn => ({ kind: 'figure', analyte, basis, unit, nth: 1 })),
+    ),
+  ),
   ...rowColumns('offers', 3),
   ...rowColumns('directions', 3),
 ];
@@ -33,10 +50,14 @@ function tableOf(file: File, [heading = [], ...rows]: readonly (readonly string[
 
 /** The heading and first rows of a file; what is too large or empty is refused in words. The server reads the rest. */
 function peek(file: File): Promise<Table | string> {
-  if (file.size > MOST_CSV_BYTES) return Promise.resolve(`Read a file of ${Math.round(file.size / 1e6)} MB, expected at most ${MOST_CSV_BYTES / 1e6} MB.`);
+  if (file.size > MOST_CSV_BYTES)
+    return Promise.resolve(
+      `Read a file of ${Math.round(file.size / 1e6)} MB, expected at most ${MOST_CSV_BYTES / 1e6} MB.`,
+    );
   return new Promise((resolve) => {
     Papa.parse<string[]>(file, {
-      preview: PREVIEWED + 1, skipEmptyLines: 'greedy',
+      preview: PREVIEWED + 1,
+      skipEmptyLines: 'greedy',
       complete: ({ data }) => resolve(tableOf(file, data)),
       error: () => resolve(`“${file.name}” could not be read.`),
     });
@@ -52,7 +73,10 @@ function useCsvImport({ file }: Table, columns: readonly string[], currency: str
   useEffect(() => {
     setTried(undefined);
     const trial = send({ file, columns, currency, job: crypto.randomUUID(), write: false });
-    void trial.then((result) => setTried(result.error ? { trouble: problemOf(result.error).detail } : { report: result.data }), () => undefined);
+    void trial.then(
+      (result) => setTried(result.error ? { trouble: problemOf(result.error).detail } : { report: result.data }),
+      () => undefined,
+    );
     return () => trial.abort();
   }, [send, file, columns, currency]);
   const { data: progress } = useCsvProgressQuery({ job: writing?.job ?? '' }, { skip: !writing, pollingInterval: 300 });
@@ -63,22 +87,37 @@ function useCsvImport({ file }: Table, columns: readonly string[], currency: str
     const result = await sent;
     setWriting(undefined);
     const stopped = result.error && 'name' in result.error && result.error.name === 'AbortError';
-    setDone(stopped ? { words: 'Stopped. Nothing was written.' } : result.error ? { words: problemOf(result.error).detail } : { words: `${result.data.good} bags were written.`, ...(result.data.batch ? { batch: result.data.batch } : {}) });
+    setDone(
+      stopped
+        ? { words: 'Stopped. Nothing was written.' }
+        : result.error
+          ? { words: problemOf(result.error).detail }
+          : {
+              words: `${result.data.good} bags were written.`,
+              ...(result.data.batch ? { batch: result.data.batch } : {}),
+            },
+    );
   };
   return { tried, writing, done, progress: writing && progress, write, again: () => setDone(undefined) };
 }
 
 const CURRENCY = /^[A-Z]{3}$/;
 /** The currency that a heading such as "Price (USD)" names. */
-const currencyIn = (heading: readonly string[]): string => heading.flatMap((h) => /\b(?:price|cost)\W*([A-Z]{3})\b/i.exec(h)?.[1]?.toUpperCase() ?? [])[0] ?? 'EUR';
-const hasPart = (columns: readonly (CsvColumn | undefined)[], part: string): boolean => columns.some((c) => c?.kind === 'row' && c.list === 'offers' && c.part === part);
+const currencyIn = (heading: readonly string[]): string =>
+  heading.flatMap((h) => /\b(?:price|cost)\W*([A-Z]{3})\b/i.exec(h)?.[1]?.toUpperCase() ?? [])[0] ?? 'EUR';
+const hasPart = (columns: readonly (CsvColumn | undefined)[], part: string): boolean =>
+  columns.some((c) => c?.kind === 'row' && c.list === 'offers' && c.part === part);
 
 function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
   const [columns, setColumns] = useState<readonly (CsvColumn | undefined)[]>(() => table.heading.map(columnFor));
   const meanings = useMemo(() => columns.map((c) => (c ? headingOf(c) : '')), [columns]);
   const [currency, setCurrency] = useState(() => currencyIn(table.heading));
   const asksCurrency = hasPart(columns, 'price') && !hasPart(columns, 'currency');
-  const { tried, writing, done, progress, write, again } = useCsvImport(table, meanings, asksCurrency && CURRENCY.test(currency) ? currency : undefined);
+  const { tried, writing, done, progress, write, again } = useCsvImport(
+    table,
+    meanings,
+    asksCurrency && CURRENCY.test(currency) ? currency : undefined,
+  );
   const report = tried && 'report' in tried ? tried.report : undefined;
   return (
     <section className="mt-5" data-testid="csv-import">
@@ -87,7 +126,17 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
       <div className="overflow-x-auto">
         <table className="ledger">
           <caption className="sr-only">Columns of the file with their meaning and first rows</caption>
-          <thead><tr><th scope="col">column</th><th scope="col">means</th>{table.rows.map((_, i) => <th key={i} scope="col">row {i + 2}</th>)}</tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">column</th>
+              <th scope="col">means</th>
+              {table.rows.map((_, i) => (
+                <th key={i} scope="col">
+                  row {i + 2}
+                </th>
+              ))}
+            </tr>
+          </thead>
           <tbody>
             {table.heading.map((heading, c) => {
               const column = columns[c];
@@ -95,13 +144,28 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
                 <tr key={c}>
                   <th scope="row">{heading}</th>
                   <td className="min-w-40">
-                    <select aria-label={`Column ${heading}, means`} className="field !min-h-8 text-sm" value={column ? headingOf(column) : ''} onChange={(e) => setColumns(columns.map((old, i) => (i === c ? columnFor(e.target.value) : old)))}>
+                    <select
+                      aria-label={`Column ${heading}, means`}
+                      className="field !min-h-8 text-sm"
+                      value={column ? headingOf(column) : ''}
+                      onChange={(e) => setColumns(columns.map((old, i) => (i === c ? columnFor(e.target.value) : old)))}
+                    >
                       <option value="">nothing: leave it out</option>
-                      {column && !CHOICES.some((o) => headingOf(o) === headingOf(column)) && <option value={headingOf(column)}>{headingOf(column)}</option>}
-                      {CHOICES.map((o) => <option key={headingOf(o)} value={headingOf(o)}>{headingOf(o)}</option>)}
+                      {column && !CHOICES.some((o) => headingOf(o) === headingOf(column)) && (
+                        <option value={headingOf(column)}>{headingOf(column)}</option>
+                      )}
+                      {CHOICES.map((o) => (
+                        <option key={headingOf(o)} value={headingOf(o)}>
+                          {headingOf(o)}
+                        </option>
+                      ))}
                     </select>
                   </td>
-                  {table.rows.map((cells, i) => <td key={i} className="max-w-40 truncate text-[0.875rem] text-faint">{cells[c]}</td>)}
+                  {table.rows.map((cells, i) => (
+                    <td key={i} className="max-w-40 truncate text-[0.875rem] text-faint">
+                      {cells[c]}
+                    </td>
+                  ))}
                 </tr>
               );
             })}
@@ -109,26 +173,90 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
         </table>
       </div>
       {asksCurrency && (
-        <label className="mt-3 flex flex-wrap items-center gap-2">Prices are in<input className="field !w-20" value={currency} maxLength={3} aria-invalid={!CURRENCY.test(currency)} onChange={(e) => setCurrency(e.target.value.toUpperCase())} /><span className="text-sm text-faint">{CURRENCY.test(currency) ? 'since no column names a currency' : `Read “${currency}”, expected three letters such as EUR.`}</span></label>
+        <label className="mt-3 flex flex-wrap items-center gap-2">
+          Prices are in
+          <input
+            className="field !w-20"
+            value={currency}
+            maxLength={3}
+            aria-invalid={!CURRENCY.test(currency)}
+            onChange={(e) => setCurrency(e.target.value.toUpperCase())}
+          />
+          <span className="text-sm text-faint">
+            {CURRENCY.test(currency)
+              ? 'since no column names a currency'
+              : `Read “${currency}”, expected three letters such as EUR.`}
+          </span>
+        </label>
       )}
       <div className="mt-3" aria-live="polite">
         {!tried && <p className="text-faint">Trying every row …</p>}
-        {tried && 'trouble' in tried && <div role="alert"><Remark tone="caution">{tried.trouble}</Remark></div>}
-        {report && <p data-testid="csv-tried">{report.rows} {report.rows === 1 ? 'row' : 'rows'} read, {report.good} of them {report.good === 1 ? 'fits' : 'fit'}.</p>}
+        {tried && 'trouble' in tried && (
+          <div role="alert">
+            <Remark tone="caution">{tried.trouble}</Remark>
+          </div>
+        )}
+        {report && (
+          <p data-testid="csv-tried">
+            {report.rows} {report.rows === 1 ? 'row' : 'rows'} read, {report.good} of them{' '}
+            {report.good === 1 ? 'fits' : 'fit'}.
+          </p>
+        )}
       </div>
       {report && report.bad > 0 && (
         <div className="mt-3 border-l-4 border-beet bg-paper px-3 py-2" role="alert" data-testid="csv-problems">
-          <p>{report.bad} {report.bad === 1 ? 'row does' : 'rows do'} not fit and will be left out{report.bad > report.problems.length ? `; the first ${report.problems.length}` : ''}:</p>
-          <ul className="max-h-48 overflow-auto text-[0.9375rem]">{report.problems.map((p) => <li key={p.row}>row {p.row}: {p.message}</li>)}</ul>
+          <p>
+            {report.bad} {report.bad === 1 ? 'row does' : 'rows do'} not fit and will be left out
+            {report.bad > report.problems.length ? `; the first ${report.problems.length}` : ''}:
+          </p>
+          <ul className="max-h-48 overflow-auto text-[0.9375rem]">
+            {report.problems.map((p) => (
+              <li key={p.row}>
+                row {p.row}: {p.message}
+              </li>
+            ))}
+          </ul>
         </div>
       )}
       <div className="mt-4 flex flex-wrap items-center gap-3">
-        {!writing && done === undefined && <button type="button" className="action main" disabled={!report || report.good === 0} onClick={() => void write()}>Write {report?.good ?? 0} {report?.good === 1 ? 'bag' : 'bags'} to the shelf</button>}
-        {writing && <><progress max={report?.rows ?? 1} value={progress?.rows ?? 0} aria-label="Rows written" /><span>{progress?.rows ?? 0} of {report?.rows}</span><button type="button" className="action" onClick={writing.abort}>Stop</button></>}
-        {done !== undefined && <span role="status">{done.words} <Link to="/shelf" className="plain">To the shelf</Link></span>}
+        {!writing && done === undefined && (
+          <button
+            type="button"
+            className="action main"
+            disabled={!report || report.good === 0}
+            onClick={() => void write()}
+          >
+            Write {report?.good ?? 0} {report?.good === 1 ? 'bag' : 'bags'} to the shelf
+          </button>
+        )}
+        {writing && (
+          <>
+            <progress max={report?.rows ?? 1} value={progress?.rows ?? 0} aria-label="Rows written" />
+            <span>
+              {progress?.rows ?? 0} of {report?.rows}
+            </span>
+            <button type="button" className="action" onClick={writing.abort}>
+              Stop
+            </button>
+          </>
+        )}
+        {done !== undefined && (
+          <span role="status">
+            {done.words}{' '}
+            <Link to="/shelf" className="plain">
+              To the shelf
+            </Link>
+          </span>
+        )}
         {done?.batch && <TakeBack batch={done.batch} what="them all" />}
-        {done && !done.batch && <button type="button" className="action" onClick={again}>Once more</button>}
-        <button type="button" className="action" disabled={writing !== undefined} onClick={onClose}>Another file</button>
+        {done && !done.batch && (
+          <button type="button" className="action" onClick={again}>
+            Once more
+          </button>
+        )}
+        <button type="button" className="action" disabled={writing !== undefined} onClick={onClose}>
+          Another file
+        </button>
       </div>
     </section>
   );
@@ -146,18 +274,62 @@ export function CsvView() {
     setRefused(typeof read === 'string' ? read : undefined);
   };
   return (
-    <Sheet title="Shelf as CSV" question="One row a bag, for a spreadsheet." actions={<Link to="/shelf" className="action">Back to the shelf</Link>}>
+    <Sheet
+      title="Shelf as CSV"
+      question="One row a bag, for a spreadsheet."
+      actions={
+        <Link to="/shelf" className="action">
+          Back to the shelf
+        </Link>
+      }
+    >
       <div className="flex flex-wrap items-center gap-3">
-        <a className="action" href="/api/v1/shelf/csv" download><Download size={16} aria-hidden="true" />Export {records.length} bags</a>
-        <label htmlFor="csv-file" className="action focus-within:outline-2"><Upload size={16} aria-hidden="true" />Choose a file
-          <input id="csv-file" type="file" accept=".csv,text/csv,.tsv,text/plain" className="sr-only" onChange={(e) => { void take(e.target.files?.[0]); e.target.value = ''; }} />
+        <a className="action" href="/api/v1/shelf/csv" download>
+          <Download size={16} aria-hidden="true" />
+          Export {records.length} bags
+        </a>
+        <label htmlFor="csv-file" className="action focus-within:outline-2">
+          <Upload size={16} aria-hidden="true" />
+          Choose a file
+          <input
+            id="csv-file"
+            type="file"
+            accept=".csv,text/csv,.tsv,text/plain"
+            className="sr-only"
+            onChange={(e) => {
+              void take(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
         </label>
       </div>
-      {refused && <div className="mt-4" role="alert"><Remark tone="caution">{refused}</Remark></div>}
-      {table ? <Importer key={`${table.file.name} ${table.file.lastModified} ${table.file.size}`} table={table} onClose={() => setTable(undefined)} /> : <Empty>A file needs one heading line. Headings such as name, seller, N %, P2O5 %, K2O mg/kg, package and price are known; others can be told what they are.</Empty>}
+      {refused && (
+        <div className="mt-4" role="alert">
+          <Remark tone="caution">{refused}</Remark>
+        </div>
+      )}
+      {table ? (
+        <Importer
+          key={`${table.file.name} ${table.file.lastModified} ${table.file.size}`}
+          table={table}
+          onClose={() => setTable(undefined)}
+        />
+      ) : (
+        <Empty>
+          A file needs one heading line. Headings such as name, seller, N %, P2O5 %, K2O mg/kg, package and price are
+          known; others can be told what they are.
+        </Empty>
+      )}
       <MarginNotes>
-        <MarginNote title="Safe to open"><p>Cells that a spreadsheet would run as a formula get an apostrophe before them on the way out, and lose it on the way in.</p></MarginNote>
-        <MarginNote title="Exact"><p>What goes out comes back the same: ranges, “&lt; 20”, several packages, and where each figure is from.</p></MarginNote>
+        <MarginNote title="Safe to open">
+          <p>
+            Cells that a spreadsheet would run as a formula get an apostrophe before them on the way out, and lose it on
+            the way in.
+          </p>
+        </MarginNote>
+        <MarginNote title="Exact">
+          <p>What goes out comes back the same: ranges, “&lt; 20”, several packages, and where each figure is from.</p>
+        </MarginNote>
       </MarginNotes>
     </Sheet>
   );

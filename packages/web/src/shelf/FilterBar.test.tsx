@@ -7,7 +7,8 @@ import { api } from '../app/api';
 import { ShelfView } from './ShelfView';
 
 const shelf = sampleProducts.map((record) => ({ record, product: toProduct(record, record.id) }));
-const names = (filter: Partial<ShelfFilterInput>): string[] => filterShelf(shelf, { ...NO_FILTER, ...filter }).map((s) => s.record.name);
+const names = (filter: Partial<ShelfFilterInput>): string[] =>
+  filterShelf(shelf, { ...NO_FILTER, ...filter }).map((s) => s.record.name);
 /** How many bags the bar says fit; without a layout the list itself shows none. */
 const found = (): string => screen.queryByRole('status')?.textContent ?? 'all';
 
@@ -30,15 +31,36 @@ test('price, stock, form, listing and origin narrow it; not looked up is unknown
   expect(names({ priced: true })).not.toContain('Barn straw');
   expect(names({ inStock: true })).toEqual(sampleProducts.filter((p) => (p.stock?.amount ?? 0) > 0).map((p) => p.name));
   expect(names({ form: 'pellet' })).toEqual(expect.arrayContaining(['Hollow Hen Pellets', 'Fleecefast Wool Pellets']));
-  expect(names({ organic: 'unknown' })).toEqual(sampleProducts.filter((p) => !p.organic || p.organic.status === 'unknown').map((p) => p.name));
-  expect(filterWords({ text: 'meal', nutrient: 'N', atLeastPercent: 5, origin: 'waste', organic: 'yes', priced: true, inStock: true, form: 'meal' })).toBe('“meal”, at least 5 % N, meal, from a waste stream, listed as organic, with a price, in stock');
-  expect([isNoFilter(NO_FILTER), isNoFilter({ text: ' ' }), isNoFilter({ text: '', priced: true })]).toEqual([true, true, false]);
+  expect(names({ organic: 'unknown' })).toEqual(
+    sampleProducts.filter((p) => !p.organic || p.organic.status === 'unknown').map((p) => p.name),
+  );
+  expect(
+    filterWords({
+      text: 'meal',
+      nutrient: 'N',
+      atLeastPercent: 5,
+      origin: 'waste',
+      organic: 'yes',
+      priced: true,
+      inStock: true,
+      form: 'meal',
+    }),
+  ).toBe('“meal”, at least 5 % N, meal, from a waste stream, listed as organic, with a price, in stock');
+  expect([isNoFilter(NO_FILTER), isNoFilter({ text: ' ' }), isNoFilter({ text: '', priced: true })]).toEqual([
+    true,
+    true,
+    false,
+  ]);
 });
 
 test('two filters ask for the same whatever the order of their parts; an unticked box asks for nothing', () => {
-  expect(sameFilter({ text: 'meal', nutrient: 'N', priced: true }, { priced: true, nutrient: 'N', text: ' meal ' })).toBe(true);
+  expect(
+    sameFilter({ text: 'meal', nutrient: 'N', priced: true }, { priced: true, nutrient: 'N', text: ' meal ' }),
+  ).toBe(true);
   expect(sameFilter({ text: '', priced: false }, NO_FILTER)).toBe(true);
-  expect(sameFilter({ text: '', nutrient: 'N', atLeastPercent: 5 }, { text: '', nutrient: 'N', atLeastPercent: 6 })).toBe(false);
+  expect(
+    sameFilter({ text: '', nutrient: 'N', atLeastPercent: 5 }, { text: '', nutrient: 'N', atLeastPercent: 6 }),
+  ).toBe(false);
 });
 
 const KEPT = { version: 1, updatedAt: '2026-02-20T10:00:00.000Z', deletedAt: null };
@@ -49,13 +71,20 @@ function serverKeeps(...kept: readonly KeptFilterRecord[]): void {
   globalThis.fetch = jest.fn(async (input: RequestInfo | URL) => {
     const { method, url } = input as Request;
     const path = new URL(url).pathname;
-    const reply = (body: object): Response => new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
-    if (method === 'GET') return reply({ items: path.endsWith('/shelf-filters') ? kept : path.endsWith('/products') ? sampleProducts : [], next: null });
+    const reply = (body: object): Response =>
+      new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
+    if (method === 'GET')
+      return reply({
+        items: path.endsWith('/shelf-filters') ? kept : path.endsWith('/products') ? sampleProducts : [],
+        next: null,
+      });
     sent.push({ method, path, body: JSON.parse((await (input as Request).clone().text()) || 'null') });
     return reply(pressed);
   });
 }
-beforeEach(() => { sent.length = 0; });
+beforeEach(() => {
+  sent.length = 0;
+});
 
 test('a filter is kept in the ledger under a name, which can be said to be done and taken back', async () => {
   serverKeeps(pressed);
@@ -66,7 +95,9 @@ test('a filter is kept in the ledger under a name, which can be said to be done 
   await userEvent.type(screen.getByLabelText('A name for this filter'), 'Pressed');
   await userEvent.click(screen.getByRole('button', { name: 'Keep this filter' }));
   expect((await screen.findByRole('button', { name: 'Pressed' })).getAttribute('aria-pressed')).toBe('true');
-  expect(sent).toEqual([{ method: 'POST', path: '/api/v1/shelf-filters', body: { name: 'Pressed', filter: { text: 'pellets' } } }]);
+  expect(sent).toEqual([
+    { method: 'POST', path: '/api/v1/shelf-filters', body: { name: 'Pressed', filter: { text: 'pellets' } } },
+  ]);
   expect(store.getState().desk.notice).toEqual({ text: 'Kept the filter “Pressed”.', recordId: pressed.id });
 });
 
@@ -89,10 +120,20 @@ test('a name that is kept already takes the new filter, and a kept filter can be
   await userEvent.type(screen.getByRole('searchbox'), 'wool');
   await userEvent.type(screen.getByLabelText('A name for this filter'), 'Pressed');
   await userEvent.click(screen.getByRole('button', { name: 'Keep this filter' }));
-  await waitFor(() => expect(sent).toEqual([{ method: 'PUT', path: `/api/v1/shelf-filters/${pressed.id}`, body: { name: 'Pressed', filter: { text: 'wool' } } }]));
+  await waitFor(() =>
+    expect(sent).toEqual([
+      {
+        method: 'PUT',
+        path: `/api/v1/shelf-filters/${pressed.id}`,
+        body: { name: 'Pressed', filter: { text: 'wool' } },
+      },
+    ]),
+  );
   await store.dispatch(api.util.upsertQueryData('records', { kind: 'filter', removed: false }, [pressed]));
   await userEvent.click(await screen.findByRole('button', { name: 'Forget Pressed' }));
-  await waitFor(() => expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: `/api/v1/shelf-filters/${pressed.id}` }));
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: `/api/v1/shelf-filters/${pressed.id}` }),
+  );
   await waitFor(() => expect(screen.queryByRole('button', { name: 'Pressed' })).toBeNull());
 });
 

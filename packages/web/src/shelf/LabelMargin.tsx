@@ -14,20 +14,49 @@ export function LabelMargin({ draft }: { draft: Product }) {
   return (
     <MarginNotes>
       <MarginNote title="The bag so far">
-        <div className="flex justify-center"><Bag product={draft} basis={basis} width={116} /></div>
+        <div className="flex justify-center">
+          <Bag product={draft} basis={basis} width={116} />
+        </div>
       </MarginNote>
       <MarginNote title="Label checks">
         <div aria-live="polite" className="flex flex-col gap-2" data-testid="label-checks">
           {findings.length === 0 && <p className="text-moss">Nothing contradicts so far.</p>}
-          {findings.map((f) => <Remark key={f.code + f.path + f.message} tone={f.severity === 'note' ? 'note' : 'caution'}>{f.severity === 'impossible' && <b>Cannot be saved. </b>}{f.message}</Remark>)}
+          {findings.map((f) => (
+            <Remark key={f.code + f.path + f.message} tone={f.severity === 'note' ? 'note' : 'caution'}>
+              {f.severity === 'impossible' && <b>Cannot be saved. </b>}
+              {f.message}
+            </Remark>
+          ))}
         </div>
       </MarginNote>
       {prices.length > 1 && (
         <MarginNote title="Prices seen">
-          <ul data-testid="prices-seen">{prices.map(({ offer, figure, cheapest }, i) => <li key={i} className="border-b border-rule py-1"><span className="flex gap-2"><span className="mr-auto">{offer.seenOn ?? 'no date'}</span><FigureButton figure={figure} /> {figure.unit}</span><span className="text-[0.875rem] text-faint">{formatGiven(offer.size)} {offer.unit}{offer.seller ? `, ${offer.seller}` : ''}{cheapest && <b className="text-moss"> cheapest seen</b>}</span></li>)}</ul>
+          <ul data-testid="prices-seen">
+            {prices.map(({ offer, figure, cheapest }, i) => (
+              <li key={i} className="border-b border-rule py-1">
+                <span className="flex gap-2">
+                  <span className="mr-auto">{offer.seenOn ?? 'no date'}</span>
+                  <FigureButton figure={figure} /> {figure.unit}
+                </span>
+                <span className="text-[0.875rem] text-faint">
+                  {formatGiven(offer.size)} {offer.unit}
+                  {offer.seller ? `, ${offer.seller}` : ''}
+                  {cheapest && <b className="text-moss"> cheapest seen</b>}
+                </span>
+              </li>
+            ))}
+          </ul>
         </MarginNote>
       )}
-      {cautions.length > 0 && <MarginNote title="Handling">{cautions.map((c) => <Remark key={c} tone="caution">{c}</Remark>)}</MarginNote>}
+      {cautions.length > 0 && (
+        <MarginNote title="Handling">
+          {cautions.map((c) => (
+            <Remark key={c} tone="caution">
+              {c}
+            </Remark>
+          ))}
+        </MarginNote>
+      )}
     </MarginNotes>
   );
 }

@@ -2,7 +2,15 @@ import { useMemo } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { blankProduct, ProductInput, productText, readProduct, toProduct, type ProductRecord, type ProductText } from '@wheat-ledger/contract';
+import {
+  blankProduct,
+  ProductInput,
+  productText,
+  readProduct,
+  toProduct,
+  type ProductRecord,
+  type ProductText,
+} from '@wheat-ledger/contract';
 import { MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
@@ -32,9 +40,23 @@ function BeyondTheLabel() {
       </div>
       <fieldset className="mt-2">
         <legend className="text-sm text-faint">Where it comes from</legend>
-        <div className="flex flex-wrap gap-x-4">{ORIGINS.map((o) => <label key={o} className="flex cursor-pointer items-center gap-1.5"><input type="checkbox" value={o} {...register('origins')} className="size-4 accent-wheat" />{o === 'waste' ? 'waste stream' : o}</label>)}</div>
+        <div className="flex flex-wrap gap-x-4">
+          {ORIGINS.map((o) => (
+            <label key={o} className="flex cursor-pointer items-center gap-1.5">
+              <input type="checkbox" value={o} {...register('origins')} className="size-4 accent-wheat" />
+              {o === 'waste' ? 'waste stream' : o}
+            </label>
+          ))}
+        </div>
       </fieldset>
-      {labelText !== '' && <details className="mt-3"><summary className="cursor-pointer">The label as pasted</summary><pre className="mt-1 max-h-64 overflow-auto border border-rule bg-paper p-2 text-sm whitespace-pre-wrap">{labelText}</pre></details>}
+      {labelText !== '' && (
+        <details className="mt-3">
+          <summary className="cursor-pointer">The label as pasted</summary>
+          <pre className="mt-1 max-h-64 overflow-auto border border-rule bg-paper p-2 text-sm whitespace-pre-wrap">
+            {labelText}
+          </pre>
+        </details>
+      )}
     </FormPart>
   );
 }
@@ -43,10 +65,17 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
   const navigate = useNavigate();
   const takeOut = useTakeOut('product', '/shelf');
   const saved = useMemo(() => (record ? productText(record) : (start ?? blankProduct())), [record, start]);
-  const textForm = useTextForm<ProductText, ProductInput>({ Input: ProductInput, saved, version: record?.version, read: readProduct, draft: `product.${record?.id ?? (start ? 'started' : 'new')}` });
+  const textForm = useTextForm<ProductText, ProductInput>({
+    Input: ProductInput,
+    saved,
+    version: record?.version,
+    read: readProduct,
+    draft: `product.${record?.id ?? (start ? 'started' : 'new')}`,
+  });
   const { form } = textForm;
   const saving = useSaving({
-    kind: 'product', textForm,
+    kind: 'product',
+    textForm,
     existing: record && { id: record.id, version: textForm.base ?? record.version },
     toInput: (text) => readProduct(text).plain,
     nameOf: (p) => p.name,
@@ -55,15 +84,49 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
   const typed = useWatch({ control: form.control }) as ProductText;
   const draft = useMemo(() => toProduct(readProduct(typed).plain, record?.id ?? 'draft'), [typed, record]);
   return (
-    <Sheet title={record?.name ?? 'A new bag'} question={record ? 'What its label says, as it says it.' : 'Copy the label as it stands; the checks answer while you type.'}>
+    <Sheet
+      title={record?.name ?? 'A new bag'}
+      question={
+        record
+          ? 'What its label says, as it says it.'
+          : 'Copy the label as it stands; the checks answer while you type.'
+      }
+    >
       {record && <BagPages id={record.id} />}
       <EditForm<'product', ProductText>
-        textForm={textForm} saving={saving.saving} trouble={saving.trouble} onSubmit={(e) => void saving.submit(e)} onSaveOver={(newer) => void saving.saveOver(newer)}
-        describe={(newer) => <>Theirs, saved as version {newer.version}: “{newer.name}”, {newer.analysis.length} lines of analysis, {newer.offers.length} packages.</>}
+        textForm={textForm}
+        saving={saving.saving}
+        trouble={saving.trouble}
+        onSubmit={(e) => void saving.submit(e)}
+        onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => (
+          <>
+            Theirs, saved as version {newer.version}: “{newer.name}”, {newer.analysis.length} lines of analysis,{' '}
+            {newer.offers.length} packages.
+          </>
+        )}
         actions={
           <>
-            <button type="button" className="action" onClick={() => { textForm.discardDraft(); void navigate('/shelf'); }}>Leave without saving</button>
-            {record && <button type="button" className="action ml-auto" onClick={() => void takeOut(record, `“${record.name}” was taken off the shelf.`)}><Trash2 size={16} aria-hidden="true" />Take off the shelf</button>}
+            <button
+              type="button"
+              className="action"
+              onClick={() => {
+                textForm.discardDraft();
+                void navigate('/shelf');
+              }}
+            >
+              Leave without saving
+            </button>
+            {record && (
+              <button
+                type="button"
+                className="action ml-auto"
+                onClick={() => void takeOut(record, `“${record.name}” was taken off the shelf.`)}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+                Take off the shelf
+              </button>
+            )}
           </>
         }
       >
@@ -73,14 +136,29 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
             <TextField name="seller" label="Seller" className="col-span-2" />
             <TextField name="grade" label="Grade line" placeholder="5-3-4" hint="as printed, N-P₂O₅-K₂O" />
             <SelectField name="form" label="Form" options={options(PRODUCT_FORMS)} />
-            <TextField name="densityKgPerL" label="Density, kg/L" placeholder="not known" hint="needed for anything measured by volume" className="col-span-2" />
+            <TextField
+              name="densityKgPerL"
+              label="Density, kg/L"
+              placeholder="not known"
+              hint="needed for anything measured by volume"
+              className="col-span-2"
+            />
           </div>
         </FormPart>
-        <FormPart title="Guaranteed analysis" hint="a number, a range such as 0.4–0.7, or < 20 when below detection"><AnalysisRows /></FormPart>
-        <FormPart title="Derived from">
-          <LongField name="derivedFrom" label="Ingredients, separated by commas" placeholder="feather meal, potassium sulfate" hint={`${MATERIALS.length} materials are known by name; others are kept as you write them.`} />
+        <FormPart title="Guaranteed analysis" hint="a number, a range such as 0.4–0.7, or < 20 when below detection">
+          <AnalysisRows />
         </FormPart>
-        <FormPart title="Packages and prices"><OfferRows /></FormPart>
+        <FormPart title="Derived from">
+          <LongField
+            name="derivedFrom"
+            label="Ingredients, separated by commas"
+            placeholder="feather meal, potassium sulfate"
+            hint={`${MATERIALS.length} materials are known by name; others are kept as you write them.`}
+          />
+        </FormPart>
+        <FormPart title="Packages and prices">
+          <OfferRows />
+        </FormPart>
         <FormPart title="Directions" hint="each rate the label gives, in its own words">
           <DirectionRows />
           <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">

@@ -10,7 +10,8 @@ async function paste(text: string): Promise<void> {
   await userEvent.click(screen.getByLabelText('The text of the label'));
   await userEvent.paste(text);
 }
-const row = (n: number): string => [...document.querySelectorAll('[data-testid=label-lines] tbody tr')][n - 1]?.textContent ?? '';
+const row = (n: number): string =>
+  [...document.querySelectorAll('[data-testid=label-lines] tbody tr')][n - 1]?.textContent ?? '';
 
 test('nothing to make a bag of yet: the action waits', async () => {
   await show(<LabelDesk />);
@@ -36,7 +37,9 @@ test('a lab slip’s figures are measured, and contradictions stand in the margi
   await show(<LabelDesk />);
   await userEvent.click(screen.getByRole('radio', { name: 'a lab slip' }));
   await paste('Total nitrogen 16 %\n4 % Ammoniacal nitrogen\n11 % Urea nitrogen');
-  await waitFor(() => expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 15 %/));
+  await waitFor(() =>
+    expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 15 %/),
+  );
 });
 
 test('a correction stays with its line while text is added, and goes when the line itself is changed', async () => {

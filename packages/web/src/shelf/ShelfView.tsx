@@ -20,7 +20,9 @@ const BAG_WIDTH = 180;
 
 function gradeOf(product: Product, basis: 'oxide' | 'element'): string {
   if (product.grade) return product.grade;
-  const named = bagContents(product, basis).slice(0, 2).map((s) => `${formatTrimmed(s.share * 100, 2)} % ${s.symbol}`);
+  const named = bagContents(product, basis)
+    .slice(0, 2)
+    .map((s) => `${formatTrimmed(s.share * 100, 2)} % ${s.symbol}`);
   return named.join(', ') || 'nothing declared';
 }
 
@@ -43,13 +45,27 @@ function StandingBag({ record, product }: ShelfProduct) {
       </Link>
       <div className="shelfboard" />
       <div className="px-1.5 pt-1.5 text-[0.875rem] leading-snug">
-        <h2 className="font-slab text-[0.9375rem] leading-tight"><Link to={`/shelf/${record.id}`} className="hover:underline">{record.name}</Link></h2>
+        <h2 className="font-slab text-[0.9375rem] leading-tight">
+          <Link to={`/shelf/${record.id}`} className="hover:underline">
+            {record.name}
+          </Link>
+        </h2>
         <p className="font-semibold">{gradeOf(product, basis)}</p>
         <p className="text-faint">{priceOf(product)}</p>
-        {warnings > 0 && <p className="text-beet">{warnings === 1 ? '1 thing to check' : `${warnings} things to check`}</p>}
+        {warnings > 0 && (
+          <p className="text-beet">{warnings === 1 ? '1 thing to check' : `${warnings} things to check`}</p>
+        )}
         <label className="mt-0.5 flex cursor-pointer items-center gap-1.5">
-          <input type="checkbox" className="size-4 accent-wheat" checked={onBench} disabled={!onBench && bench.length >= MOST_ON_BENCH} onChange={() => dispatch(benchSlice.actions.toggled(record.id))} />
-          <span>on the bench<span className="sr-only">: {record.name}</span></span>
+          <input
+            type="checkbox"
+            className="size-4 accent-wheat"
+            checked={onBench}
+            disabled={!onBench && bench.length >= MOST_ON_BENCH}
+            onChange={() => dispatch(benchSlice.actions.toggled(record.id))}
+          />
+          <span>
+            on the bench<span className="sr-only">: {record.name}</span>
+          </span>
         </label>
       </div>
     </article>
@@ -63,20 +79,40 @@ function Removed() {
   if (records.length === 0) return null;
   const bringBack = async (record: ProductRecord): Promise<void> => {
     const result = await restore({ kind: 'product', record });
-    dispatch(deskSlice.actions.noticed({ text: result.error ? problemOf(result.error).detail : `“${record.name}” is back on the shelf.`, recordId: result.error ? undefined : record.id }));
+    dispatch(
+      deskSlice.actions.noticed({
+        text: result.error ? problemOf(result.error).detail : `“${record.name}” is back on the shelf.`,
+        recordId: result.error ? undefined : record.id,
+      }),
+    );
   };
   return (
     <details className="mt-8 border-t border-rule pt-2">
       <summary className="cursor-pointer text-faint">Taken off the shelf ({records.length})</summary>
       <ul className="mt-2">
-        {records.map((r) => <li key={r.id} className="flex gap-3 py-1">{r.name}<button type="button" className="plain" onClick={() => void bringBack(r)}>Restore<span className="sr-only"> {r.name}</span></button></li>)}
+        {records.map((r) => (
+          <li key={r.id} className="flex gap-3 py-1">
+            {r.name}
+            <button type="button" className="plain" onClick={() => void bringBack(r)}>
+              Restore<span className="sr-only"> {r.name}</span>
+            </button>
+          </li>
+        ))}
       </ul>
     </details>
   );
 }
 
 const LEGEND = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Si'] as const;
-const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = { N: 'nitrogen', P: 'phosphorus', K: 'potassium', Ca: 'calcium', Mg: 'magnesium', S: 'sulfur', Si: 'anything else named' };
+const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = {
+  N: 'nitrogen',
+  P: 'phosphorus',
+  K: 'potassium',
+  Ca: 'calcium',
+  Mg: 'magnesium',
+  S: 'sulfur',
+  Si: 'anything else named',
+};
 
 /** The shelf: every bag cut open, to scale by mass. */
 export function ShelfView() {
@@ -87,29 +123,78 @@ export function ShelfView() {
   if (isLoading) return <Loading what="the shelf" />;
   return (
     <Sheet
-      title="Shelf" question="What is really in each bag?"
+      title="Shelf"
+      question="What is really in each bag?"
       actions={
         <>
-          <Link to="/shelf/label" className="action">Paste a label</Link>
-          <Link to="/shelf/materials" className="action">Materials</Link>
-          <Link to="/shelf/new" className="action main"><Plus size={17} aria-hidden="true" />Add a bag</Link>
+          <Link to="/shelf/label" className="action">
+            Paste a label
+          </Link>
+          <Link to="/shelf/materials" className="action">
+            Materials
+          </Link>
+          <Link to="/shelf/new" className="action main">
+            <Plus size={17} aria-hidden="true" />
+            Add a bag
+          </Link>
         </>
       }
     >
       {error !== undefined && <Failed error={error} />}
-      {shelf.length === 0 && error === undefined && <Empty>The shelf is empty. <Link to="/shelf/new" className="plain">Add the first bag</Link>: its label is all you need.</Empty>}
+      {shelf.length === 0 && error === undefined && (
+        <Empty>
+          The shelf is empty.{' '}
+          <Link to="/shelf/new" className="plain">
+            Add the first bag
+          </Link>
+          : its label is all you need.
+        </Empty>
+      )}
       {shelf.length > 0 && <FilterBar filter={filter} onChange={setFilter} found={shown.length} of={shelf.length} />}
       {shelf.length > 0 && shown.length === 0 && <Empty>No bag fits: {filterWords(wanted)}.</Empty>}
-      <VirtualRows items={shown} itemWidth={BAG_WIDTH} estimatedHeight={254} keyOf={(s) => s.record.id} render={(s) => <StandingBag {...s} />} />
+      <VirtualRows
+        items={shown}
+        itemWidth={BAG_WIDTH}
+        estimatedHeight={254}
+        keyOf={(s) => s.record.id}
+        render={(s) => <StandingBag {...s} />}
+      />
       <Removed />
       <MarginNotes>
         <MarginNote title="Reading a bag">
-          <p>Each bag is cut open and drawn to scale by mass. What the label names is patterned; the speckled rest is everything else.</p>
-          <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">{LEGEND.map((n) => <li key={n} className="flex items-center gap-2"><Swatch nutrient={n} /><span className="text-[0.875rem]">{n !== 'Si' && <b>{n} </b>}{LEGEND_NAMES[n]}</span></li>)}</ul>
+          <p>
+            Each bag is cut open and drawn to scale by mass. What the label names is patterned; the speckled rest is
+            everything else.
+          </p>
+          <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">
+            {LEGEND.map((n) => (
+              <li key={n} className="flex items-center gap-2">
+                <Swatch nutrient={n} />
+                <span className="text-[0.875rem]">
+                  {n !== 'Si' && <b>{n} </b>}
+                  {LEGEND_NAMES[n]}
+                </span>
+              </li>
+            ))}
+          </ul>
           <p>A dashed edge means the figure is a range, not a number.</p>
         </MarginNote>
-        <MarginNote title="Also here"><p>The shelf goes out to a <Link to="/shelf/csv" className="plain">CSV file</Link> and comes in from one. What vinegar and shells can hold is worked out under <Link to="/shelf/kitchen" className="plain">kitchen extracts</Link>.</p></MarginNote>
-        <MarginNote title="What to do here"><p>Tick two to eight bags onto the bench. They stay with you through price, release, mix and claims.</p></MarginNote>
+        <MarginNote title="Also here">
+          <p>
+            The shelf goes out to a{' '}
+            <Link to="/shelf/csv" className="plain">
+              CSV file
+            </Link>{' '}
+            and comes in from one. What vinegar and shells can hold is worked out under{' '}
+            <Link to="/shelf/kitchen" className="plain">
+              kitchen extracts
+            </Link>
+            .
+          </p>
+        </MarginNote>
+        <MarginNote title="What to do here">
+          <p>Tick two to eight bags onto the bench. They stay with you through price, release, mix and claims.</p>
+        </MarginNote>
       </MarginNotes>
     </Sheet>
   );

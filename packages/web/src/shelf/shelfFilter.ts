@@ -4,7 +4,13 @@ import type { ShelfProduct } from '../app/workspace';
 
 export const NO_FILTER: ShelfFilterInput = { text: '' };
 /** The parts that narrow anything; an unticked box and an empty word do not. */
-const parts = ({ text, ...rest }: ShelfFilterInput): string => JSON.stringify([text.trim(), ...Object.entries(rest).filter(([, value]) => (value ?? false) !== false).sort()]);
+const parts = ({ text, ...rest }: ShelfFilterInput): string =>
+  JSON.stringify([
+    text.trim(),
+    ...Object.entries(rest)
+      .filter(([, value]) => (value ?? false) !== false)
+      .sort(),
+  ]);
 /** Whether two filters ask for the same. */
 export const sameFilter = (a: ShelfFilterInput, b: ShelfFilterInput): boolean => parts(a) === parts(b);
 export const isNoFilter = (filter: ShelfFilterInput): boolean => sameFilter(filter, NO_FILTER);
@@ -31,23 +37,43 @@ export function filterShelf(shelf: readonly ShelfProduct[], filter: ShelfFilterI
   const { nutrient, atLeastPercent, form, origin, organic, priced, inStock } = filter;
   return shelf.filter(({ record, product }) => {
     const text = wordsOf(record);
-    return wanted.every((w) => text.includes(w))
-      && (!form || record.form === form)
-      && (!origin || (record.origins ?? []).includes(origin))
-      && (!organic || (record.organic?.status ?? 'unknown') === organic)
-      && (!priced || record.offers.some((o) => o.price))
-      && (!inStock || (record.stock?.amount ?? 0) > 0)
-      && (!nutrient || holds(product, nutrient, atLeastPercent));
+    return (
+      wanted.every((w) => text.includes(w)) &&
+      (!form || record.form === form) &&
+      (!origin || (record.origins ?? []).includes(origin)) &&
+      (!organic || (record.organic?.status ?? 'unknown') === organic) &&
+      (!priced || record.offers.some((o) => o.price)) &&
+      (!inStock || (record.stock?.amount ?? 0) > 0) &&
+      (!nutrient || holds(product, nutrient, atLeastPercent))
+    );
   });
 }
 
 /** A filter in words, for its button and for when nothing fits. @example filterWords({ text: '', nutrient: 'N', atLeastPercent: 5 }) // 'at least 5 % N' */
-export function filterWords({ text, nutrient, atLeastPercent, form, origin, organic, priced, inStock }: ShelfFilterInput): string {
+export function filterWords({
+  text,
+  nutrient,
+  atLeastPercent,
+  form,
+  origin,
+  organic,
+  priced,
+  inStock,
+}: ShelfFilterInput): string {
   return [
     text.trim() && `“${text.trim()}”`,
     nutrient && (atLeastPercent === undefined ? `${nutrient} declared` : `at least ${atLeastPercent} % ${nutrient}`),
-    form, origin && (origin === 'waste' ? 'from a waste stream' : origin),
-    organic && (organic === 'unknown' ? 'organic listing unknown' : organic === 'yes' ? 'listed as organic' : 'not listed as organic'),
-    priced && 'with a price', inStock && 'in stock',
-  ].filter(Boolean).join(', ');
+    form,
+    origin && (origin === 'waste' ? 'from a waste stream' : origin),
+    organic &&
+      (organic === 'unknown'
+        ? 'organic listing unknown'
+        : organic === 'yes'
+          ? 'listed as organic'
+          : 'not listed as organic'),
+    priced && 'with a price',
+    inStock && 'in stock',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

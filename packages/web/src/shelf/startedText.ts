@@ -1,5 +1,12 @@
 import { typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
-import { blankDirection, blankOffer, blankProduct, directionText, lineText, type ProductText } from '@wheat-ledger/contract';
+import {
+  blankDirection,
+  blankOffer,
+  blankProduct,
+  directionText,
+  lineText,
+  type ProductText,
+} from '@wheat-ledger/contract';
 import { capital } from '../ui/capital';
 
 /** A label that was read, as the start of a bag. Its own words are kept with it. */
@@ -12,7 +19,10 @@ export const textFromLabel = (reading: LabelReading, labelText: string): Product
   carbonToNitrogen: reading.carbonToNitrogen === undefined ? '' : String(reading.carbonToNitrogen),
   analysis: reading.analysis.map(lineText),
   derivedFrom: reading.derivedFrom.join(', '),
-  offers: reading.packages.length > 0 ? reading.packages.map((p) => ({ ...blankOffer(), size: `${p.size} ${p.unit}` })) : [blankOffer()],
+  offers:
+    reading.packages.length > 0
+      ? reading.packages.map((p) => ({ ...blankOffer(), size: `${p.size} ${p.unit}` }))
+      : [blankOffer()],
   directions: reading.directions.length > 0 ? reading.directions.map(directionText) : [blankDirection()],
   labelText,
 });

@@ -31,7 +31,10 @@ interface BagProps {
 export function Bag({ product, basis, width = 92, letters = true }: BagProps) {
   const shares = bagContents(product, basis);
   const across = letters ? WIDTH + NAMES_WIDTH : WIDTH;
-  const whole = Math.max(1, shares.reduce((s, p) => s + p.share, 0));
+  const whole = Math.max(
+    1,
+    shares.reduce((s, p) => s + p.share, 0),
+  );
   const room = FLOOR - TOP;
   const clip = `bag-${stableId(product.id || product.name)}`;
   let y = FLOOR;
@@ -41,11 +44,23 @@ export function Bag({ product, basis, width = 92, letters = true }: BagProps) {
     return { ...s, y, height };
   });
   const named = [...layers].reverse().slice(-MOST_NAMED);
-  const names = spread(named.map((l) => l.y + l.height / 2), NAME_GAP, FLOOR - 4);
+  const names = spread(
+    named.map((l) => l.y + l.height / 2),
+    NAME_GAP,
+    FLOOR - 4,
+  );
   const title = `${product.name}, cut open: ${shares.map((s) => `${formatTrimmed(s.share * 100)} % ${s.symbol}`).join(', ') || 'nothing declared'}`;
   return (
-    <svg viewBox={`0 0 ${across} ${HEIGHT}`} width={(width * across) / WIDTH} height={(width * HEIGHT) / WIDTH} role="img" aria-label={title}>
-      <clipPath id={clip}><path d={OUTLINE} /></clipPath>
+    <svg
+      viewBox={`0 0 ${across} ${HEIGHT}`}
+      width={(width * across) / WIDTH}
+      height={(width * HEIGHT) / WIDTH}
+      role="img"
+      aria-label={title}
+    >
+      <clipPath id={clip}>
+        <path d={OUTLINE} />
+      </clipPath>
       <path d={OUTLINE} fill="var(--paper)" />
       <path d={OUTLINE} fill="url(#pattern-rest)" />
       <g clipPath={`url(#${clip})`}>
@@ -53,18 +68,31 @@ export function Bag({ product, basis, width = 92, letters = true }: BagProps) {
           <g key={l.nutrient}>
             <rect x="0" y={l.y} width={WIDTH} height={l.height} fill="var(--paper)" />
             <rect x="0" y={l.y} width={WIDTH} height={l.height} fill={fillOf(l.nutrient)} />
-            <path d={`M0 ${l.y}H${WIDTH}`} stroke={inkOf(l.nutrient)} strokeWidth="0.8" strokeDasharray={l.uncertain ? '3 2' : undefined} />
+            <path
+              d={`M0 ${l.y}H${WIDTH}`}
+              stroke={inkOf(l.nutrient)}
+              strokeWidth="0.8"
+              strokeDasharray={l.uncertain ? '3 2' : undefined}
+            />
           </g>
         ))}
       </g>
       <path d={OUTLINE} fill="none" stroke="var(--pine)" strokeWidth="1.6" />
       <path d={TORN} fill="none" stroke="var(--pine)" strokeWidth="1.2" strokeLinejoin="round" />
-      {letters && named.map((l, i) => (
-        <g key={l.nutrient}>
-          <path d={`M${WIDTH - SIDE + 2} ${l.y + l.height / 2}H${WIDTH - 3}L${WIDTH + 3} ${names[i] ?? 0}`} fill="none" stroke="var(--line-strong)" strokeWidth="0.9" />
-          <text x={WIDTH + 5} y={(names[i] ?? 0) + 3.8} fontSize="11" fill="var(--pine)"><tspan fontWeight="700">{l.symbol}</tspan> {formatTrimmed(l.share * 100, 2)}</text>
-        </g>
-      ))}
+      {letters &&
+        named.map((l, i) => (
+          <g key={l.nutrient}>
+            <path
+              d={`M${WIDTH - SIDE + 2} ${l.y + l.height / 2}H${WIDTH - 3}L${WIDTH + 3} ${names[i] ?? 0}`}
+              fill="none"
+              stroke="var(--line-strong)"
+              strokeWidth="0.9"
+            />
+            <text x={WIDTH + 5} y={(names[i] ?? 0) + 3.8} fontSize="11" fill="var(--pine)">
+              <tspan fontWeight="700">{l.symbol}</tspan> {formatTrimmed(l.share * 100, 2)}
+            </text>
+          </g>
+        ))}
     </svg>
   );
 }

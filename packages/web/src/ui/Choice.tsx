@@ -11,9 +11,18 @@ interface ChoiceProps<T extends string> {
 /** A few alternatives side by side, one chosen. */
 export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
   return (
-    <RadioGroup value={value} onChange={onChange} aria-label={label} className="inline-flex flex-wrap rounded-[3px] border border-line-strong">
+    <RadioGroup
+      value={value}
+      onChange={onChange}
+      aria-label={label}
+      className="inline-flex flex-wrap rounded-[3px] border border-line-strong"
+    >
       {options.map((o) => (
-        <Radio key={o.value} value={o.value} className="cursor-pointer border-r border-line-strong px-2.5 py-1 last:border-r-0 data-checked:bg-pine data-checked:text-chalk">
+        <Radio
+          key={o.value}
+          value={o.value}
+          className="cursor-pointer border-r border-line-strong px-2.5 py-1 last:border-r-0 data-checked:bg-pine data-checked:text-chalk"
+        >
           {o.text}
         </Radio>
       ))}

@@ -19,14 +19,25 @@ interface EditFormProps<K extends RecordKind, Text extends FieldValues> {
 }
 
 /** The parts every editing form has: the kept draft, the fields, what went wrong, and Save. */
-export function EditForm<K extends RecordKind, Text extends FieldValues>({ textForm, saving, trouble, onSubmit, onSaveOver, children, actions, describe }: EditFormProps<K, Text>) {
+export function EditForm<K extends RecordKind, Text extends FieldValues>({
+  textForm,
+  saving,
+  trouble,
+  onSubmit,
+  onSaveOver,
+  children,
+  actions,
+  describe,
+}: EditFormProps<K, Text>) {
   return (
     <FormProvider {...textForm.form}>
       <form onSubmit={onSubmit} noValidate className="flex flex-col gap-6">
         {textForm.draftFrom && (
           <p role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-wheat bg-paper px-3 py-2">
             What you typed on {format(new Date(textForm.draftFrom), 'd MMM, HH:mm')} was not saved yet. It is below.
-            <button type="button" className="plain" onClick={textForm.discardDraft}>Discard it</button>
+            <button type="button" className="plain" onClick={textForm.discardDraft}>
+              Discard it
+            </button>
           </p>
         )}
         {children}
@@ -36,13 +47,17 @@ export function EditForm<K extends RecordKind, Text extends FieldValues>({ textF
             {trouble.newer && (
               <>
                 <div className="my-2 text-[0.9375rem]">{describe(trouble.newer)}</div>
-                <button type="button" className="action" onClick={() => trouble.newer && onSaveOver(trouble.newer)}>Save mine over it</button>
+                <button type="button" className="action" onClick={() => trouble.newer && onSaveOver(trouble.newer)}>
+                  Save mine over it
+                </button>
               </>
             )}
           </div>
         )}
         <div className="flex flex-wrap gap-2 border-t border-rule pt-3">
-          <button type="submit" className="action main" disabled={saving}>{saving ? 'Saving …' : 'Save'}</button>
+          <button type="submit" className="action main" disabled={saving}>
+            {saving ? 'Saving …' : 'Save'}
+          </button>
           {actions}
         </div>
       </form>
@@ -53,7 +68,10 @@ export function EditForm<K extends RecordKind, Text extends FieldValues>({ textF
 /** A part of a form with a ruled heading. */
 export const FormPart = ({ title, children, hint }: { title: string; children: ReactNode; hint?: string }) => (
   <section>
-    <h2 className="mb-2 border-b border-line-strong pb-1 text-lg">{title}{hint && <span className="ml-3 font-sans text-sm font-normal text-faint">{hint}</span>}</h2>
+    <h2 className="mb-2 border-b border-line-strong pb-1 text-lg">
+      {title}
+      {hint && <span className="ml-3 font-sans text-sm font-normal text-faint">{hint}</span>}
+    </h2>
     {children}
   </section>
 );

@@ -14,41 +14,105 @@ interface FieldProps {
 function useFieldMessage(name: string): string | undefined {
   const { formState } = useFormContext();
   const error: unknown = get(formState.errors, name);
-  return error && typeof error === 'object' && 'message' in error && typeof error.message === 'string' ? error.message : undefined;
+  return error && typeof error === 'object' && 'message' in error && typeof error.message === 'string'
+    ? error.message
+    : undefined;
 }
 
-function Shell({ name, label, bare = false, hint, className = '', children }: FieldProps & { children: (control: { id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined }) => ReactNode }) {
+function Shell({
+  name,
+  label,
+  bare = false,
+  hint,
+  className = '',
+  children,
+}: FieldProps & {
+  children: (control: { id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined }) => ReactNode;
+}) {
   const id = useId();
   const message = useFieldMessage(name);
   const describes = message ? `${id}-message` : hint ? `${id}-hint` : undefined;
   return (
     <div className={className}>
-      <label htmlFor={id} className={bare ? 'sr-only' : 'block text-sm text-faint'}>{label}</label>
+      <label htmlFor={id} className={bare ? 'sr-only' : 'block text-sm text-faint'}>
+        {label}
+      </label>
       {children({ id, 'aria-invalid': message !== undefined, 'aria-describedby': describes })}
-      {message ? <p id={`${id}-message`} className="mt-0.5 text-sm text-beet">{message}</p> : hint && <p id={`${id}-hint`} className="mt-0.5 text-sm text-faint">{hint}</p>}
+      {message ? (
+        <p id={`${id}-message`} className="mt-0.5 text-sm text-beet">
+          {message}
+        </p>
+      ) : (
+        hint && (
+          <p id={`${id}-hint`} className="mt-0.5 text-sm text-faint">
+            {hint}
+          </p>
+        )
+      )}
     </div>
   );
 }
 
-type TextFieldProps = FieldProps & Pick<ComponentProps<'input'>, 'placeholder' | 'inputMode' | 'type' | 'autoFocus' | 'list'>;
+type TextFieldProps = FieldProps &
+  Pick<ComponentProps<'input'>, 'placeholder' | 'inputMode' | 'type' | 'autoFocus' | 'list'>;
 export function TextField({ placeholder, inputMode, type, autoFocus, list, ...field }: TextFieldProps) {
-  const { register } = useFormContext();
-  return <Shell {...field}>{(control) => <input {...control} {...register(field.name)} className="field" autoComplete="off" {...{ placeholder, inputMode, type, autoFocus, list }} />}</Shell>;
-}
-
-export function LongField({ rows = 2, placeholder, ...field }: FieldProps & Pick<ComponentProps<'textarea'>, 'rows' | 'placeholder'>) {
-  const { register } = useFormContext();
-  return <Shell {...field}>{(control) => <textarea {...control} {...register(field.name)} rows={rows} placeholder={placeholder} className="field" />}</Shell>;
-}
-
-export interface Option { readonly value: string; readonly text: string }
-export function SelectField({ options, onChosen, ...field }: FieldProps & { options: readonly Option[]; onChosen?: (value: string) => void }) {
   const { register } = useFormContext();
   return (
     <Shell {...field}>
       {(control) => (
-        <select {...control} {...register(field.name, onChosen ? { onChange: (e: ChangeEvent<HTMLSelectElement>) => onChosen(e.target.value) } : {})} className="field">
-          {options.map((o) => <option key={o.value} value={o.value}>{o.text}</option>)}
+        <input
+          {...control}
+          {...register(field.name)}
+          className="field"
+          autoComplete="off"
+          {...{ placeholder, inputMode, type, autoFocus, list }}
+        />
+      )}
+    </Shell>
+  );
+}
+
+export function LongField({
+  rows = 2,
+  placeholder,
+  ...field
+}: FieldProps & Pick<ComponentProps<'textarea'>, 'rows' | 'placeholder'>) {
+  const { register } = useFormContext();
+  return (
+    <Shell {...field}>
+      {(control) => (
+        <textarea {...control} {...register(field.name)} rows={rows} placeholder={placeholder} className="field" />
+      )}
+    </Shell>
+  );
+}
+
+export interface Option {
+  readonly value: string;
+  readonly text: string;
+}
+export function SelectField({
+  options,
+  onChosen,
+  ...field
+}: FieldProps & { options: readonly Option[]; onChosen?: (value: string) => void }) {
+  const { register } = useFormContext();
+  return (
+    <Shell {...field}>
+      {(control) => (
+        <select
+          {...control}
+          {...register(
+            field.name,
+            onChosen ? { onChange: (e: ChangeEvent<HTMLSelectElement>) => onChosen(e.target.value) } : {},
+          )}
+          className="field"
+        >
+          {options.map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.text}
+            </option>
+          ))}
         </select>
       )}
     </Shell>

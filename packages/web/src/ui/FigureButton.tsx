@@ -15,7 +15,13 @@ export function FigureButton({ figure, children, figures = 3 }: FigureButtonProp
   const dispatch = useAppDispatch();
   const open = useAppSelector((s) => s.desk.working === figure);
   return (
-    <button type="button" className="fig" aria-expanded={open} title={`${figure.label}: show the working`} onClick={() => dispatch(open ? deskSlice.actions.workingClosed() : deskSlice.actions.workingOpened(figure))}>
+    <button
+      type="button"
+      className="fig"
+      aria-expanded={open}
+      title={`${figure.label}: show the working`}
+      onClick={() => dispatch(open ? deskSlice.actions.workingClosed() : deskSlice.actions.workingOpened(figure))}
+    >
       {children ?? formatRange(figure.value, figures)}
     </button>
   );

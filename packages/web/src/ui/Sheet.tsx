@@ -23,7 +23,11 @@ export const Sheet = ({ title, question, actions, children }: SheetProps) => (
   </div>
 );
 
-export const Loading = ({ what }: { what: string }) => <p role="status" className="px-6 py-10 text-faint">Fetching {what} …</p>;
+export const Loading = ({ what }: { what: string }) => (
+  <p role="status" className="px-6 py-10 text-faint">
+    Fetching {what} …
+  </p>
+);
 
 /** What to do when there is nothing to show yet. */
 export const Empty = ({ children }: { children: ReactNode }) => (
@@ -33,14 +37,24 @@ export const Empty = ({ children }: { children: ReactNode }) => (
 export const Failed = ({ error, retry }: { error: unknown; retry?: () => void }) => (
   <div role="alert" className="my-6 border-l-4 border-beet bg-paper px-4 py-3">
     <p>{problemOf(error).detail}</p>
-    {retry && <button type="button" className="action mt-2" onClick={retry}>Try again</button>}
+    {retry && (
+      <button type="button" className="action mt-2" onClick={retry}>
+        Try again
+      </button>
+    )}
   </div>
 );
 
 /** A remark that stands beside what it concerns. */
 export const Remark = ({ tone, children }: { tone: 'caution' | 'note'; children: ReactNode }) => (
-  <p className={`flex gap-2 border-l-[3px] py-1 pl-2.5 text-[0.9375rem] ${tone === 'caution' ? 'border-beet' : 'border-slate'}`}>
-    {tone === 'caution' ? <CircleAlert size={17} className="mt-0.5 shrink-0 text-beet" aria-label="Caution:" /> : <Info size={17} className="mt-0.5 shrink-0 text-slate" aria-label="Note:" />}
+  <p
+    className={`flex gap-2 border-l-[3px] py-1 pl-2.5 text-[0.9375rem] ${tone === 'caution' ? 'border-beet' : 'border-slate'}`}
+  >
+    {tone === 'caution' ? (
+      <CircleAlert size={17} className="mt-0.5 shrink-0 text-beet" aria-label="Caution:" />
+    ) : (
+      <Info size={17} className="mt-0.5 shrink-0 text-slate" aria-label="Note:" />
+    )}
     <span className="first-letter:uppercase">{children}</span>
   </p>
 );

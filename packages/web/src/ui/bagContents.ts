@@ -1,4 +1,13 @@
-import { analyteName, compoundPerElement, declaredNutrients, labelBasis, massFraction, symbolIn, type Nutrient, type Product } from '@wheat-ledger/core';
+import {
+  analyteName,
+  compoundPerElement,
+  declaredNutrients,
+  labelBasis,
+  massFraction,
+  symbolIn,
+  type Nutrient,
+  type Product,
+} from '@wheat-ledger/core';
 
 /** One nutrient in the bag: its share of the whole by mass, in the basis asked for. */
 export interface BagShare {
@@ -20,7 +29,15 @@ export function bagContents(product: Product, basis: 'oxide' | 'element'): reado
       if (reading.kind !== 'figure') return [];
       const shown = basis === 'oxide' ? labelBasis(nutrient) : 'element';
       const { low, mid, high } = reading.figure.value;
-      return [{ nutrient, symbol: symbolIn(nutrient, shown), name: analyteName(nutrient), share: mid * compoundPerElement(shown), uncertain: low !== high }];
+      return [
+        {
+          nutrient,
+          symbol: symbolIn(nutrient, shown),
+          name: analyteName(nutrient),
+          share: mid * compoundPerElement(shown),
+          uncertain: low !== high,
+        },
+      ];
     })
     .filter((s) => s.share >= 0.0002)
     .sort((a, b) => b.share - a.share);

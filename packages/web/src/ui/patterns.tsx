@@ -4,7 +4,8 @@ import type { Nutrient } from '@wheat-ledger/core';
 const PATTERNED = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const;
 type Patterned = (typeof PATTERNED)[number] | 'other';
 
-const keyOf = (nutrient: Nutrient): Patterned => (PATTERNED as readonly string[]).includes(nutrient) ? (nutrient as Patterned) : 'other';
+const keyOf = (nutrient: Nutrient): Patterned =>
+  (PATTERNED as readonly string[]).includes(nutrient) ? (nutrient as Patterned) : 'other';
 
 /** The fill of a nutrient, the same everywhere: pattern first, colour second. */
 export const fillOf = (nutrient: Nutrient): string => `url(#pattern-${keyOf(nutrient)})`;
@@ -29,11 +30,18 @@ export function PatternDefs() {
           <pattern key={key} id={`pattern-${key}`} width={size} height={size} patternUnits="userSpaceOnUse">
             <rect width={size} height={size} fill="var(--paper)" />
             <rect width={size} height={size} fill={`var(--${key.toLowerCase()})`} opacity="0.18" />
-            <g style={{ color: `var(--${key.toLowerCase()})` }} stroke="currentColor">{mark}</g>
+            <g style={{ color: `var(--${key.toLowerCase()})` }} stroke="currentColor">
+              {mark}
+            </g>
           </pattern>
         ))}
         <pattern id="pattern-rest" width="13" height="11" patternUnits="userSpaceOnUse">
-          <path d="M2 3h.01M9 1.5h.01M6 7h.01M12 8.5h.01M1.5 9.5h.01" stroke="var(--line-strong)" strokeWidth="1.3" strokeLinecap="round" />
+          <path
+            d="M2 3h.01M9 1.5h.01M6 7h.01M12 8.5h.01M1.5 9.5h.01"
+            stroke="var(--line-strong)"
+            strokeWidth="1.3"
+            strokeLinecap="round"
+          />
         </pattern>
       </defs>
     </svg>

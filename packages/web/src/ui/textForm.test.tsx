@@ -18,16 +18,25 @@ test('rows left out are counted back in', () => {
   expect(typedPath('name', { offers: [0, 2] })).toBe('name');
 });
 
-interface Text { statement: string; saidBy: string }
+interface Text {
+  statement: string;
+  saidBy: string;
+}
 const SAVED: Text = { statement: 'It feeds', saidBy: '' };
-const read = (text: Text) => ({ plain: { ...text, productId: '00000000-0000-4000-8000-000000000001', crop: 'wheat', needs: [] }, problems: [] });
+const read = (text: Text) => ({
+  plain: { ...text, productId: '00000000-0000-4000-8000-000000000001', crop: 'wheat', needs: [] },
+  problems: [],
+});
 let held: TextForm<Text>;
 function Form({ version = 1 }: { version?: number }) {
   const textForm = useTextForm<Text, ClaimInput>({ Input: ClaimInput, saved: SAVED, version, read, draft: 'test' });
   held = textForm;
   return (
     <FormProvider {...textForm.form}>
-      <form onSubmit={(e) => void textForm.form.handleSubmit(() => undefined)(e)}><TextField name="statement" label="Claim" /><button>Save</button></form>
+      <form onSubmit={(e) => void textForm.form.handleSubmit(() => undefined)(e)}>
+        <TextField name="statement" label="Claim" />
+        <button>Save</button>
+      </form>
       <output>{textForm.draftFrom ? `draft over version ${textForm.base}` : 'no draft'}</output>
     </FormProvider>
   );
@@ -78,7 +87,9 @@ test('the server’s refusal lands on its field', async () => {
 test('a store that cannot be read or written costs nothing but the convenience', () => {
   localStorage.setItem('wheat-ledger.broken', '{not json');
   expect(readKept('broken')).toBeUndefined();
-  const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => { throw new Error('full'); });
+  const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new Error('full');
+  });
   expect(() => writeKept('x', 1)).not.toThrow();
   full.mockRestore();
 });

@@ -1,5 +1,14 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { set, useForm, type DefaultValues, type FieldErrors, type FieldValues, type Path, type Resolver, type UseFormReturn } from 'react-hook-form';
+import {
+  set,
+  useForm,
+  type DefaultValues,
+  type FieldErrors,
+  type FieldValues,
+  type Path,
+  type Resolver,
+  type UseFormReturn,
+} from 'react-hook-form';
 import { typedPath, validateInput, type FieldProblem, type ReadText } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
 
@@ -12,24 +21,40 @@ export function fieldPath(path: string, typed: unknown): string {
     taken.push(step);
     at = (at as Record<string, unknown>)[step];
   }
-  if (taken.length > 1 && typeof at === 'object' && at !== null && !Array.isArray(at)) taken.push(...Object.keys(at).slice(0, 1));
+  if (taken.length > 1 && typeof at === 'object' && at !== null && !Array.isArray(at))
+    taken.push(...Object.keys(at).slice(0, 1));
   return taken.join('.') || path;
 }
 
-export function toFieldErrors<Text extends FieldValues>(problems: readonly FieldProblem[], typed: Text): FieldErrors<Text> {
+export function toFieldErrors<Text extends FieldValues>(
+  problems: readonly FieldProblem[],
+  typed: Text,
+): FieldErrors<Text> {
   const errors: FieldErrors<Text> = {};
-  for (const { path, message } of [...problems].reverse()) set(errors, fieldPath(path, typed), { type: 'contract', message });
+  for (const { path, message } of [...problems].reverse())
+    set(errors, fieldPath(path, typed), { type: 'contract', message });
   return errors;
 }
 
 /** Validates typed text with the contract class the server uses. */
-const textResolver = <Text extends FieldValues, Input extends object>(Input: new () => Input, read: (text: Text) => ReadText): Resolver<Text> => (text) => {
-  const { plain, problems, rows } = read(text);
-  if (problems.length > 0) return { values: {}, errors: toFieldErrors(problems, text) };
-  const result = validateInput(Input, plain);
-  if (result.ok) return { values: text, errors: {} };
-  return { values: {}, errors: toFieldErrors(result.problems.map((p) => ({ ...p, path: typedPath(p.path, rows) })), text) };
-};
+const textResolver =
+  <Text extends FieldValues, Input extends object>(
+    Input: new () => Input,
+    read: (text: Text) => ReadText,
+  ): Resolver<Text> =>
+  (text) => {
+    const { plain, problems, rows } = read(text);
+    if (problems.length > 0) return { values: {}, errors: toFieldErrors(problems, text) };
+    const result = validateInput(Input, plain);
+    if (result.ok) return { values: text, errors: {} };
+    return {
+      values: {},
+      errors: toFieldErrors(
+        result.problems.map((p) => ({ ...p, path: typedPath(p.path, rows) })),
+        text,
+      ),
+    };
+  };
 
 interface Draft<Text> {
   readonly text: Text;
@@ -59,7 +84,13 @@ export interface TextForm<Text extends FieldValues> {
 }
 
 /** A form of typed text over a contract class. Unsaved typing survives a reload, a closed tab and a server that is away. */
-export function useTextForm<Text extends FieldValues, Input extends object>({ Input, saved, version, read, draft }: TextFormOptions<Text, Input>): TextForm<Text> {
+export function useTextForm<Text extends FieldValues, Input extends object>({
+  Input,
+  saved,
+  version,
+  read,
+  draft,
+}: TextFormOptions<Text, Input>): TextForm<Text> {
   const key = `draft.${draft}`;
   const [found] = useState(() => {
     const kept = readKept<Draft<Text>>(key);
@@ -70,7 +101,11 @@ export function useTextForm<Text extends FieldValues, Input extends object>({ In
   // A draft keeps the version it was typed over, so that saving it cannot silently undo what others changed since.
   const [held, setHeld] = useState<Pick<Draft<Text>, 'version'> | undefined>(found);
   const base = held ? held.version : version;
-  const form = useForm<Text>({ defaultValues: saved as DefaultValues<Text>, resolver: textResolver(Input, read), mode: 'onTouched' });
+  const form = useForm<Text>({
+    defaultValues: saved as DefaultValues<Text>,
+    resolver: textResolver(Input, read),
+    mode: 'onTouched',
+  });
   const { reset, watch, setError } = form;
 
   useEffect(() => {
@@ -102,7 +137,12 @@ export function useTextForm<Text extends FieldValues, Input extends object>({ In
     (problems: readonly FieldProblem[]) => {
       const typed = form.getValues();
       const { rows } = read(typed);
-      for (const { path, message } of problems) setError(fieldPath(typedPath(path, rows), typed) as Path<Text>, { type: 'server', message }, { shouldFocus: true });
+      for (const { path, message } of problems)
+        setError(
+          fieldPath(typedPath(path, rows), typed) as Path<Text>,
+          { type: 'server', message },
+          { shouldFocus: true },
+        );
     },
     [form, setError, read],
   );

@@ -9,9 +9,19 @@ export function useKeep<K extends RecordKind>(kind: K) {
   const dispatch = useAppDispatch();
   return {
     saving: isLoading,
-    keep: async (input: InputOf<K>, existing: Pick<Kept, 'id' | 'version'> | undefined, words: string): Promise<void> => {
+    keep: async (
+      input: InputOf<K>,
+      existing: Pick<Kept, 'id' | 'version'> | undefined,
+      words: string,
+    ): Promise<void> => {
       const result = await save({ kind, input, ...(existing ? { existing } : {}) });
-      dispatch(deskSlice.actions.noticed(result.error ? { text: problemOf(result.error).detail, recordId: undefined } : { text: words, recordId: result.data.id }));
+      dispatch(
+        deskSlice.actions.noticed(
+          result.error
+            ? { text: problemOf(result.error).detail, recordId: undefined }
+            : { text: words, recordId: result.data.id },
+        ),
+      );
     },
   };
 }

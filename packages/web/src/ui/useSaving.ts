@@ -23,7 +23,14 @@ export interface SaveTrouble<K extends RecordKind> {
 }
 
 /** Saves a form; a refusal stays beside its fields, a conflict shows both versions, and nothing typed is lost. */
-export function useSaving<K extends RecordKind, Text extends FieldValues>({ kind, existing, textForm, toInput, nameOf, onSaved }: Saving<K, Text>) {
+export function useSaving<K extends RecordKind, Text extends FieldValues>({
+  kind,
+  existing,
+  textForm,
+  toInput,
+  nameOf,
+  onSaved,
+}: Saving<K, Text>) {
   const [save, { isLoading }] = useSaveMutation();
   const [trouble, setTrouble] = useState<SaveTrouble<K>>();
   const dispatch = useAppDispatch();
@@ -32,7 +39,10 @@ export function useSaving<K extends RecordKind, Text extends FieldValues>({ kind
     if (result.error) {
       const problem = problemOf(result.error);
       if (problem.errors) textForm.showProblems(problem.errors);
-      setTrouble({ detail: problem.detail, newer: problem.status === 409 ? (problem.current as RecordOf<K> | undefined) : undefined });
+      setTrouble({
+        detail: problem.detail,
+        newer: problem.status === 409 ? (problem.current as RecordOf<K> | undefined) : undefined,
+      });
       return;
     }
     setTrouble(undefined);

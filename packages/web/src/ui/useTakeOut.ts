@@ -11,7 +11,13 @@ export function useTakeOut(kind: RecordKind, backTo?: string) {
   const navigate = useNavigate();
   return async (record: Pick<Kept, 'id' | 'version'>, done: string): Promise<void> => {
     const result = await remove({ kind, record });
-    dispatch(deskSlice.actions.noticed(result.error ? { text: problemOf(result.error).detail, recordId: undefined } : { text: done, recordId: record.id }));
+    dispatch(
+      deskSlice.actions.noticed(
+        result.error
+          ? { text: problemOf(result.error).detail, recordId: undefined }
+          : { text: done, recordId: record.id },
+      ),
+    );
     if (!result.error && backTo) void navigate(backTo);
   };
 }

@@ -1,5 +1,15 @@
 import { expose } from 'comlink';
-import { productRelease, releaseBand, siteDays, type Band, type Placement, type Product, type ProductRelease, type ReleaseCase, type Site } from '@wheat-ledger/core';
+import {
+  productRelease,
+  releaseBand,
+  siteDays,
+  type Band,
+  type Placement,
+  type Product,
+  type ProductRelease,
+  type ReleaseCase,
+  type Site,
+} from '@wheat-ledger/core';
 
 const SEED = 20260315;
 const DRAWS = 2000;

@@ -1,6 +1,15 @@
 import type { Provenance } from '../../figure/index.js';
 import { LabelError } from '../../errors.js';
-import { analyteName, compoundPerElement, elementOf, formulaText, looksLikeFormula, readFormula, symbolIn, type Nutrient } from '../../nutrient/index.js';
+import {
+  analyteName,
+  compoundPerElement,
+  elementOf,
+  formulaText,
+  looksLikeFormula,
+  readFormula,
+  symbolIn,
+  type Nutrient,
+} from '../../nutrient/index.js';
 import { formatGiven } from '../../quantity/index.js';
 import { printDeclared, scaleDeclared } from '../declaredValue.js';
 import type { Finding } from '../labelChecks.js';
@@ -28,26 +37,56 @@ export interface Context {
   readonly totals: ReadonlySet<Nutrient>;
 }
 
-export const percentOf = (figure: AnalysisFigure): string => `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
+export const percentOf = (figure: AnalysisFigure): string =>
+  `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
 export const figureWords = (figure: AnalysisFigure): string =>
   `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}${figure.extract ? ', in an extract' : ''}`;
 
 /** @param general the unit of a number that has none of its own */
-export function figureFrom(named: Extract<NamedAnalyte, { kind: 'analyte' }>, found: FoundValue, number: number, text: string, general: AnalysisUnit | undefined, context: Context): AnalysisFigure | undefined {
+export function figureFrom(
+  named: Extract<NamedAnalyte, { kind: 'analyte' }>,
+  found: FoundValue,
+  number: number,
+  text: string,
+  general: AnalysisUnit | undefined,
+  context: Context,
+): AnalysisFigure | undefined {
   const perLitre = /^mg\s*\/\s*l/i.test(found.foreign ?? '');
   const unit = found.unit ?? (perLitre ? 'g/L' : found.foreign ? undefined : general);
   if (!unit) return undefined;
-  return { analyte: named.analyte, basis: named.basis, value: perLitre ? scaleDeclared(found.value, 0.001) : found.value, unit, provenance: context.provenance, source: `line ${number}: ${text}`.slice(0, 300) };
+  return {
+    analyte: named.analyte,
+    basis: named.basis,
+    value: perLitre ? scaleDeclared(found.value, 0.001) : found.value,
+    unit,
+    provenance: context.provenance,
+    source: `line ${number}: ${text}`.slice(0, 300),
+  };
 }
 
 /** Nitrogen from a crude protein figure. */
-export function fromProtein(found: FoundValue, factor: ProteinFactor, number: number, line: string, general: AnalysisUnit | undefined, context: Context): AnalysisFigure | undefined {
+export function fromProtein(
+  found: FoundValue,
+  factor: ProteinFactor,
+  number: number,
+  line: string,
+  general: AnalysisUnit | undefined,
+  context: Context,
+): AnalysisFigure | undefined {
   const { perNitrogen } = PROTEIN_FACTORS[factor];
-  return figureFrom({ kind: 'analyte', analyte: 'N', basis: 'element' }, { ...found, value: scaleDeclared(found.value, 1 / perNitrogen, 3) }, number, `${line} (protein ÷ ${perNitrogen})`, general, context);
+  return figureFrom(
+    { kind: 'analyte', analyte: 'N', basis: 'element' },
+    { ...found, value: scaleDeclared(found.value, 1 / perNitrogen, 3) },
+    number,
+    `${line} (protein ÷ ${perNitrogen})`,
+    general,
+    context,
+  );
 }
 
 /** Words for what a lab takes out with water or weak acid. A label's "available phosphate" is a guarantee and is not meant. */
-export const EXTRACT = /\b(?:(?:plant |immediately )?available|extractable|(?:water|weak acid|cal|cat)[ -](?:extract|soluble)|extract)\b/i;
+export const EXTRACT =
+  /\b(?:(?:plant |immediately )?available|extractable|(?:water|weak acid|cal|cat)[ -](?:extract|soluble)|extract)\b/i;
 export const TOTAL = /\b(?:total|digest|aqua regia)\b/i;
 
 /** On a lab slip: the name without its word for an extract, and whether there was one. Forms of nitrogen have words of their own. */
@@ -64,11 +103,16 @@ function checkRestated(figure: AnalysisFigure, bracket: string): Omit<Finding, '
   const stated = declaredRange(pair.found.value).mid / compoundPerElement(named.basis);
   const main = declaredRange(figure.value).mid / compoundPerElement(figure.basis);
   if (Math.abs(stated - main) <= 0.06 + main * 0.02) return undefined;
-  return { code: 'bracket.differs', severity: 'warning', message: `${percentOf(figure)} ${symbolIn(elementOf(figure.analyte), figure.basis)} is ${formatGiven(Number(main.toPrecision(3)))} % ${elementOf(figure.analyte)}, but the bracket says ${pair.found.text}.` };
+  return {
+    code: 'bracket.differs',
+    severity: 'warning',
+    message: `${percentOf(figure)} ${symbolIn(elementOf(figure.analyte), figure.basis)} is ${formatGiven(Number(main.toPrecision(3)))} % ${elementOf(figure.analyte)}, but the bracket says ${pair.found.text}.`,
+  };
 }
 
 /** Said of a figure's own line. */
-export const ON_DRY_MATTER = /\b(?:dry (?:matter|basis|weight|substance)|(?:on|in|of) dm|d\.\s?m)\b|(?:%|\/\s?kg|ppm)\s*\(?(?:dm|dw|ds|ts|tm)\b/i;
+export const ON_DRY_MATTER =
+  /\b(?:dry (?:matter|basis|weight|substance)|(?:on|in|of) dm|d\.\s?m)\b|(?:%|\/\s?kg|ppm)\s*\(?(?:dm|dw|ds|ts|tm)\b/i;
 
 /** Words that set a value off as a share of one before it. */
 const SHARE_OF = /\b(?:of which|thereof|incl(?:uding|\.))/i;
@@ -77,7 +121,9 @@ const NOT_DETECTED = /\b(?:n\.\s?d\.?|nd|not detected|none detected|nil)(?:\s|$|
 /** "Mercury (Hg) n.d.": found by no one, below a limit that nobody tells. */
 export function notDetected(text: string): string | undefined {
   const named = NOT_DETECTED.test(text) ? analyteNamed(text.replace(NOT_DETECTED, ' ')) : undefined;
-  return named?.kind === 'analyte' ? `${analyteName(named.analyte)} was not detected, but no limit is given: write it as < and the limit` : undefined;
+  return named?.kind === 'analyte'
+    ? `${analyteName(named.analyte)} was not detected, but no limit is given: write it as < and the limit`
+    : undefined;
 }
 
 /** What the pairs of a line tell, sorted. */
@@ -92,7 +138,14 @@ interface Sorted {
   refused?: string;
 }
 
-function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: string, number: number, lineUnit: AnalysisUnit | undefined, context: Context): void {
+function sortPair(
+  sorted: Sorted,
+  { name: printed, found, before }: Pair,
+  line: string,
+  number: number,
+  lineUnit: AnalysisUnit | undefined,
+  context: Context,
+): void {
   // "% N 3.2" and "K ppm 210" have their unit with the name.
   const general = unitNamed(printed) ?? lineUnit;
   const { name, extract } = extractIn(printed, context);
@@ -100,16 +153,22 @@ function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: 
   switch (named?.kind) {
     case undefined:
       // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
-      if (plainName(before) === '' && sorted.figures.length > 0) sorted.refused = `more than one value for ${analyteName(sorted.figures.at(-1)?.analyte ?? 'N')}: leave the one that is meant`;
+      if (plainName(before) === '' && sorted.figures.length > 0)
+        sorted.refused = `more than one value for ${analyteName(sorted.figures.at(-1)?.analyte ?? 'N')}: leave the one that is meant`;
       else sorted.unread.push(found.text);
       return;
-    case 'either': sorted.refused = `${found.text} could be ${named.of}: say which`; return;
-    case 'salt': sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`; return;
+    case 'either':
+      sorted.refused = `${found.text} could be ${named.of}: say which`;
+      return;
+    case 'salt':
+      sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`;
+      return;
     case 'liming':
       if (found.unit === '%') sorted.liming = declaredRange(found.value).mid;
       else sorted.unread.push(found.text);
       return;
-    case 'moisture': case 'dryMatter': {
+    case 'moisture':
+    case 'dryMatter': {
       const share = declaredRange(found.value).mid / 100;
       context.moisture = named.kind === 'moisture' ? share : 1 - share;
       sorted.asides.push(`${formatGiven(Number((context.moisture * 100).toPrecision(4)))} % moisture`);
@@ -129,13 +188,18 @@ function sortPair(sorted: Sorted, { name: printed, found, before }: Pair, line: 
       }
       const figure = figureFrom(named, found, number, line, general, context);
       if (figure) sorted.figures.push(extract && !isNitrogen ? { ...figure, extract: 'available' } : figure);
-      else sorted.refused = `${analyteName(named.analyte)}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
+      else
+        sorted.refused = `${analyteName(named.analyte)}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
     }
   }
 }
 
 /** Brackets that restate an oxide as its element are checked, not counted again: "(3.5 % P)". Those that break nitrogen down are read like the rest. */
-function bracketsOf(line: string): { readonly rest: string; readonly checks: readonly { readonly at: number; readonly text: string }[]; readonly forms: readonly string[] } {
+function bracketsOf(line: string): {
+  readonly rest: string;
+  readonly checks: readonly { readonly at: number; readonly text: string }[];
+  readonly forms: readonly string[];
+} {
   const forms: string[] = [];
   const checks: { at: number; text: string }[] = [];
   const rest = line.replace(/\(([^()]*\d[^()]*%[^()]*)\)/g, (whole: string, inside: string, at: number) => {
@@ -148,7 +212,8 @@ function bracketsOf(line: string): { readonly rest: string; readonly checks: rea
 }
 
 /** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
-const asNitrogen = (figure: AnalysisFigure): AnalysisFigure => (elementOf(figure.analyte) === 'N' ? { ...figure, basis: 'element' } : figure);
+const asNitrogen = (figure: AnalysisFigure): AnalysisFigure =>
+  elementOf(figure.analyte) === 'N' ? { ...figure, basis: 'element' } : figure;
 
 /** The figures of a line, each with its name; what stands beside them and is not understood is told. */
 export function readAnalysis(typed: string, number: number, context: Context): Read | undefined {
@@ -169,8 +234,16 @@ export function readAnalysis(typed: string, number: number, context: Context): R
   if (figures.length > 0 && unread.length > 1 && figures.length < pairs.length - 1) return undefined;
   const missing = notDetected(rest.slice(pairs.at(-1)?.found.end ?? 0));
   const [first] = figures;
-  if (!first && liming === undefined) return missing ? { kind: 'notUnderstood', says: missing } : asides.length > 0 ? { kind: 'part', says: asides.join('; ') } : undefined;
-  const extra = [...(unread.length > 0 ? [`${unread.join(', ')} beside it was not understood`] : []), ...(missing ? [missing] : [])];
+  if (!first && liming === undefined)
+    return missing
+      ? { kind: 'notUnderstood', says: missing }
+      : asides.length > 0
+        ? { kind: 'part', says: asides.join('; ') }
+        : undefined;
+  const extra = [
+    ...(unread.length > 0 ? [`${unread.join(', ')} beside it was not understood`] : []),
+    ...(missing ? [missing] : []),
+  ];
   const [finding] = checks.flatMap(({ at, text }) => {
     const nth = pairs.filter((p) => p.found.end <= at).length - 1;
     const figure = sorted.figures.length === pairs.length ? sorted.figures[nth] : first;
@@ -178,7 +251,11 @@ export function readAnalysis(typed: string, number: number, context: Context): R
   });
   return {
     kind: extra.length > 0 ? 'notUnderstood' : first ? 'analysis' : 'liming',
-    says: [...figures.map(figureWords), ...(liming === undefined ? [] : [`a liming effect of ${formatGiven(liming)} kg CaCO₃ per 100 kg`]), ...extra].join('; '),
+    says: [
+      ...figures.map(figureWords),
+      ...(liming === undefined ? [] : [`a liming effect of ${formatGiven(liming)} kg CaCO₃ per 100 kg`]),
+      ...extra,
+    ].join('; '),
     figures,
     ...(liming === undefined ? {} : { liming }),
     ...(finding ? { finding } : {}),
@@ -192,10 +269,19 @@ export function readFormulaLine(typed: string, number: number): Read | undefined
   try {
     const { fractions, water } = readFormula(line);
     const figures = Object.entries(fractions).map(([element, share]): AnalysisFigure => ({
-      analyte: element as Nutrient, basis: 'element', value: { kind: 'number', value: Number((share * 100).toPrecision(4)) }, unit: '%', provenance: 'published', source: `line ${number}: ${line}, as the pure salt`,
+      analyte: element as Nutrient,
+      basis: 'element',
+      value: { kind: 'number', value: Number((share * 100).toPrecision(4)) },
+      unit: '%',
+      provenance: 'published',
+      source: `line ${number}: ${line}, as the pure salt`,
     }));
     if (figures.length === 0) return undefined;
-    return { kind: 'analysis', says: `${figures.map(figureWords).join('; ')}, as the pure salt${water > 0 ? ` with ${water} of water` : ' without water: check the hydrate'}`, figures };
+    return {
+      kind: 'analysis',
+      says: `${figures.map(figureWords).join('; ')}, as the pure salt${water > 0 ? ` with ${water} of water` : ' without water: check the hydrate'}`,
+      figures,
+    };
   } catch (error) {
     if (error instanceof LabelError) return undefined;
     throw error;

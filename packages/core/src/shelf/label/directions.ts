@@ -6,11 +6,13 @@ const COUNTED: Readonly<Record<string, number>> = { once: 1, twice: 2, three: 3,
 
 /** How often a year the directions say, when they do. @example timesAYear('twice a year') // 2 */
 function timesAYear(line: string): number | undefined {
-  const said = /\b(?:(once|twice)|(three|four|five|six|\d{1,2})\s+(?:times|applications))\s+(?:a|per|each|every)\s+(?:year|season)\b/i.exec(line);
+  const said =
+    /\b(?:(once|twice)|(three|four|five|six|\d{1,2})\s+(?:times|applications))\s+(?:a|per|each|every)\s+(?:year|season)\b/i.exec(
+      line,
+    );
   const word = (said?.[1] ?? said?.[2])?.toLowerCase();
   return word === undefined ? undefined : (COUNTED[word] ?? (Number(word) || undefined));
 }
-
 
 const NUMBER = String.raw`(?:\d[\d.,]*(?:\s+\d/\d|/\d)?|[½⅓⅔¼¾⅛⅜⅝⅞])`;
 const WHOSE = String.raw`(?:(?:us|metric|imperial|imp|uk|au|australian)\s+)?`;
@@ -20,14 +22,25 @@ const PER = String.raw`(?:m²|m2|sq\.?\s?m\b|(?:sq\.?|square)\s?met(?:re|er)s?|h
 const COUNT = String.raw`\d(?:[\d.,]*\d)?\s*`;
 // "in 5 litres" and "for each plant" tell a rate; "for plants" does not.
 const EACH = String.raw`(?:\/|\bper\b)\s*((?:${COUNT})?${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:(?:each|every|an?)\s+)?(${COUNT}${PER})|\b(?:in|to|for|over|with|into|on)\s+(?:each|every|an?)\s+(${PER})`;
-const RATE = new RegExp(String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})(?:\.(?=\s)|\))?\s*(?:of\s[a-z ]{2,24}?\s)?(?:${EACH})`, 'gi');
+const RATE = new RegExp(
+  String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})(?:\.(?=\s)|\))?\s*(?:of\s[a-z ]{2,24}?\s)?(?:${EACH})`,
+  'gi',
+);
 const OTHER_RATE = new RegExp(String.raw`${NUMBER}\s*${AMOUNT}\b.*\bper\b`, 'i');
-const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (string | undefined)[]): ParsedRate => parseRate(`${amount} ${unit}/${per || counted || each}`);
+const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (
+  string | undefined
+)[]): ParsedRate => parseRate(`${amount} ${unit}/${per || counted || each}`);
 
 /** What a rate is for: the words before a colon, or those behind "for". Words that every label has say nothing. */
 function useOf(before: string, behind: string): string {
   const named = /([^:;.]+):[^:]*$/.exec(before)?.[1] ?? /^[^;.,:]{0,3}\bfor\s+([^;.,:]+)/i.exec(behind)?.[1] ?? '';
-  return named.replace(/^[\s,;•*–-]+|\s+$/g, '').replace(/^(?:and|then|directions?(?: for use)?|(?:application |label )?rates?|how to use|use|apply|dosage|dose|dilution)$/i, '').slice(0, 80);
+  return named
+    .replace(/^[\s,;•*–-]+|\s+$/g, '')
+    .replace(
+      /^(?:and|then|directions?(?: for use)?|(?:application |label )?rates?|how to use|use|apply|dosage|dose|dilution)$/i,
+      '',
+    )
+    .slice(0, 80);
 }
 
 const words = (d: Direction): string =>
@@ -43,17 +56,39 @@ export function takeDirections(line: string): Taken | undefined {
   if (parts && !parts.ok) return { read: { kind: 'notUnderstood', says: parts.reason }, besides: [] };
   const found = [...line.matchAll(RATE)];
   const reads = found.map(asRate);
-  const besides = line.replace(RATE, ';').split(/[;.]\s|;/).map((part) => part.trim()).filter(Boolean);
+  const besides = line
+    .replace(RATE, ';')
+    .split(/[;.]\s|;/)
+    .map((part) => part.trim())
+    .filter(Boolean);
   const directions = found.flatMap((m, i): Direction[] => {
     const read = reads[i];
     const end = m.index + m[0].length;
     const from = found[i - 1];
     const behind = line.slice(end, found[i + 1]?.index);
     // Of several rates, how often is said of the one it stands behind.
-    return read?.ok ? [{ ...read.rate, use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), behind), perYear: timesAYear(found.length > 1 ? behind : line) }] : [];
+    return read?.ok
+      ? [
+          {
+            ...read.rate,
+            use: useOf(line.slice(from ? from.index + from[0].length : 0, m.index), behind),
+            perYear: timesAYear(found.length > 1 ? behind : line),
+          },
+        ]
+      : [];
   });
   const other = besides.some((part) => OTHER_RATE.test(part));
-  if (directions.length > 0) return { read: { kind: other ? 'notUnderstood' : 'rate', says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}${other ? '; another rate in the line was not understood' : ''}`, directions }, besides };
+  if (directions.length > 0)
+    return {
+      read: {
+        kind: other ? 'notUnderstood' : 'rate',
+        says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}${other ? '; another rate in the line was not understood' : ''}`,
+        directions,
+      },
+      besides,
+    };
   const asked = reads.find((r) => !r.ok && r.which);
-  return asked && !asked.ok ? { read: { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` }, besides } : undefined;
+  return asked && !asked.ok
+    ? { read: { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` }, besides }
+    : undefined;
 }

@@ -10,19 +10,33 @@ export function takeGrade(printed: string): Taken | undefined {
   if (/\bratio\b/i.test(printed)) return undefined;
   // "12-8-16 (+3 MgO)" adds in brackets what others add without.
   const line = withStrokes(printed).replace(/\(\s*\+([^()]*)\)/g, ' +$1 ');
-  const found = /(?:^|[^\d.,/-])(\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?(?:\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?)?(?:\s*\+\s*[\d.,]+\s*%?\s*[A-Za-z0-9]+)*)(?![\d./-])/.exec(line);
+  const found =
+    /(?:^|[^\d.,/-])(\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?(?:\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?)?(?:\s*\+\s*[\d.,]+\s*%?\s*[A-Za-z0-9]+)*)(?![\d./-])/.exec(
+      line,
+    );
   // What a bracket restates as elements is kept with the grade, where it fits, to be checked against the oxides.
   const bracket = found ? /^\s*(\([^()+]*\))/.exec(line.slice(found.index + found[0].length))?.[1] : undefined;
   const together = found ? undefined : /\bn\W?p\W?k\W*(\d{3,6})\b/i.exec(line);
   const typed = found ? `${found[1] ?? ''} ${bracket ?? ''}` : together?.[1];
   const match = found ?? together;
   if (!typed || !match) return undefined;
-  const besides = around(line, match.index, match.index + match[0].length + (bracket ? line.slice(match.index + match[0].length).indexOf(bracket) + bracket.length : 0));
+  const besides = around(
+    line,
+    match.index,
+    match.index +
+      match[0].length +
+      (bracket ? line.slice(match.index + match[0].length).indexOf(bracket) + bracket.length : 0),
+  );
   const taken = (read: Read): Taken => ({ read, besides });
   const parsed = parseGrade(typed);
   if (parsed.kind === 'none') return undefined;
-  if (parsed.kind === 'several') return taken({ kind: 'notUnderstood', says: `${parsed.question} ${parsed.readings.slice(0, 4).map(printGrade).join(' or ')}?` });
-  if (parsed.grade.reduce((s, p) => s + p.amount, 0) > 100) return taken({ kind: 'notUnderstood', says: `Read ${typed.trim()}: a grade above 100 % cannot be.` });
+  if (parsed.kind === 'several')
+    return taken({
+      kind: 'notUnderstood',
+      says: `${parsed.question} ${parsed.readings.slice(0, 4).map(printGrade).join(' or ')}?`,
+    });
+  if (parsed.grade.reduce((s, p) => s + p.amount, 0) > 100)
+    return taken({ kind: 'notUnderstood', says: `Read ${typed.trim()}: a grade above 100 % cannot be.` });
   const shown = printGrade(parsed.grade);
   const kept = parsed.elements && bracket && bracket.length < 40 ? `${shown} ${bracket}` : shown;
   return taken({ kind: 'grade', says: `the grade ${kept}`, grade: kept });
@@ -33,18 +47,41 @@ export function takeMeasure(line: string): Taken | undefined {
   const ratio = /\bC\s?[:/]\s?N\b(?:\s*ratio)?\D{0,6}(\d+(?:[.,]\d+)?)(?:\s*:\s*1\b)?/i.exec(line);
   if (ratio?.[1]) {
     const value = Number(ratio[1].replace(',', '.'));
-    if (value > 0 && value <= 1000) return { read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value }, besides: around(line, ratio.index, ratio.index + ratio[0].length) };
+    if (value > 0 && value <= 1000)
+      return {
+        read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value },
+        besides: around(line, ratio.index, ratio.index + ratio[0].length),
+      };
   }
-  const density = /\b(?:density|specific gravity|sp\.? ?gr|s\.?g)\b\.?(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(?![\d.,]|\s*[-–]\s*\d)(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3|g\s*\/\s*l\b)?/i.exec(line);
+  const density =
+    /\b(?:density|specific gravity|sp\.? ?gr|s\.?g)\b\.?(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(?![\d.,]|\s*[-–]\s*\d)(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3|g\s*\/\s*l\b)?/i.exec(
+      line,
+    );
   if (density?.[1]) {
-    const value = Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3|^g\s*\/\s*l$/i.test(density[2] ?? '') ? 1000 : 1);
-    if (value > 0.01 && value < 5) return { read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value }, besides: around(line, density.index, density.index + density[0].length) };
+    const value =
+      Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3|^g\s*\/\s*l$/i.test(density[2] ?? '') ? 1000 : 1);
+    if (value > 0.01 && value < 5)
+      return {
+        read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value },
+        besides: around(line, density.index, density.index + density[0].length),
+      };
   }
-  const weight = /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight|nettogewicht|poids net|peso neto)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(line);
+  const weight =
+    /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight|nettogewicht|poids net|peso neto)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(
+      line,
+    );
   if (weight?.[1]) {
     for (const dimension of ['mass', 'volume'] as const) {
       const read = parseQuantity(weight[1], dimension);
-      if (read.ok && read.value > 0) return { read: { kind: 'package', says: `a package of ${formatGiven(read.value)} ${read.unit.symbol}`, package: { size: read.value, unit: read.unit.symbol } }, besides: around(line, weight.index, weight.index + weight[0].length) };
+      if (read.ok && read.value > 0)
+        return {
+          read: {
+            kind: 'package',
+            says: `a package of ${formatGiven(read.value)} ${read.unit.symbol}`,
+            package: { size: read.value, unit: read.unit.symbol },
+          },
+          besides: around(line, weight.index, weight.index + weight[0].length),
+        };
     }
   }
   return undefined;

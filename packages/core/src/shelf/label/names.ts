@@ -4,7 +4,14 @@ import { OTHER_LANGUAGES } from './otherLanguages.js';
 
 const part = (analyte: Analyte): NamedAnalyte => ({ kind: 'analyte', analyte, basis: 'element', partOnly: true });
 
-const TRACES: readonly (readonly [string, Analyte])[] = [['iron', 'Fe'], ['manganese', 'Mn'], ['zinc', 'Zn'], ['copper', 'Cu'], ['boron', 'B'], ['molybdenum', 'Mo']];
+const TRACES: readonly (readonly [string, Analyte])[] = [
+  ['iron', 'Fe'],
+  ['manganese', 'Mn'],
+  ['zinc', 'Zn'],
+  ['copper', 'Cu'],
+  ['boron', 'B'],
+  ['molybdenum', 'Mo'],
+];
 const METALS = 'potassium|calcium|magnesium|ammonium|sodium|iron|ferrous|ferric|manganese|zinc|copper|cobalt|nickel';
 
 /**
@@ -18,18 +25,38 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\b(calcium carbonate|caco3) equivalent\b|\bcce\b|\bneutrali[sz]ing value\b|\btnv\b/, { kind: 'liming' }],
 
   [/\bcalcium carbonate\b|\bcaco3\b/, is('Ca', 'CaCO3')],
-  [new RegExp(`\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|carbonate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`), { kind: 'salt' }],
+  [
+    new RegExp(
+      `\\b(?:mono|di)?(?:${METALS}) (?:(?:mono|di|poly|bi|thio)?(?:sul(?:f|ph)ate|nitrate|phosphate|carbonate|chloride|molybdate|silicate|borate|humate|acetate|citrate|gluconate|hydroxide)|sul(?:f|ph)ide)s?\\b`,
+    ),
+    { kind: 'salt' },
+  ],
   [/\b(?:iron|manganese|zinc|copper|cobalt|nickel) oxide\b/, { kind: 'salt' }],
-  [/^(?!.*\b(?:p2o5|k2o)\b).*(?:\b(?:sul(?:f|ph)ate|muriate|nitrate|chloride|phosphate) of (?:potash|ammonia|soda|lime|magnesia|iron|zinc|copper|manganese)\b|\brock phosphate\b|\b(?:triple )?superphosphate\b)/, { kind: 'salt' }],
+  [
+    /^(?!.*\b(?:p2o5|k2o)\b).*(?:\b(?:sul(?:f|ph)ate|muriate|nitrate|chloride|phosphate) of (?:potash|ammonia|soda|lime|magnesia|iron|zinc|copper|manganese)\b|\brock phosphate\b|\b(?:triple )?superphosphate\b)/,
+    { kind: 'salt' },
+  ],
 
   ...OTHER_LANGUAGES,
-  [/\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/, is('N.coated')],
-  [/\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
-  [/\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b|^(nitrogen|n) organic$/, is('N.waterInsoluble')],
+  [
+    /\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/,
+    is('N.coated'),
+  ],
+  [
+    /\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/,
+    is('N.waterSolubleOrganic'),
+  ],
+  [
+    /\bwater insoluble (organic )?(nitrogen|n)\b|\binsoluble (organic )?(nitrogen|n)\b|\borganic (nitrogen|n)\b|^(nitrogen|n) organic$/,
+    is('N.waterInsoluble'),
+  ],
   [/\bwater soluble (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
   [/\b(nitrate|nitric) ?(nitrogen|n)\b|\bno3 ?n\b|\bnitrogen as nitrate\b|\bn as no3\b/, is('N.nitrate')],
   [/\bnitrate\b|\bno3\b/, is('N.nitrate', 'NO3')],
-  [/\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\bnitrogen as ammonium\b|\bn as nh4\b/, is('N.ammoniacal')],
+  [
+    /\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\bnitrogen as ammonium\b|\bn as nh4\b/,
+    is('N.ammoniacal'),
+  ],
   [/\bammonium\b|\bnh4\b/, is('N.ammoniacal', 'NH4')],
   [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\bnitrogen as urea\b/, is('N.urea')],
   [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$|^tn$/, is('N')],
@@ -38,7 +65,10 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/^(?!.*\bk2o\b).*\bpotash\b.*\bk$/, { kind: 'either', of: 'K or K₂O' }],
   // "Phosphorus (as phosphate)" names the element and says in which form it is there.
   [/^(?!.*\bp2o5\b).*\bphosphorus (p )?as \w*phosph/, is('P')],
-  [/\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/, is('P', 'P2O5')],
+  [
+    /\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/,
+    is('P', 'P2O5'),
+  ],
   [/\bphosphorus\b|\btotal p\b|^p$|^tp$/, is('P')],
   [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],
   [/\bpotassium\b|\btotal k\b|^k$|^tk$/, is('K')],
@@ -59,10 +89,20 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [/\bchlor(ide|ine)\b|^cl$/, is('Cl')],
 
   ...TRACES.map(([name, analyte]) => [new RegExp(`\\b(chelated|water soluble) ${name}\\b`), part(analyte)] as const),
-  [/\biron\b|^fe$/, is('Fe')], [/\bmanganese\b|^mn$/, is('Mn')], [/\bzinc\b|^zn$/, is('Zn')], [/\bcopper\b|^cu$/, is('Cu')],
-  [/\bboron\b|^b$/, is('B')], [/\bmolybdenum\b|^mo$/, is('Mo')], [/\bnickel\b|^ni$/, is('Ni')], [/\bcobalt\b|^co$/, is('Co')],
-  [/\bselenium\b|^se$/, is('Se')], [/\barsenic\b|^as$/, is('As')], [/\bcadmium\b|^cd$/, is('Cd')], [/\blead\b|^pb$/, is('Pb')],
-  [/\bmercury\b|^hg$/, is('Hg')], [/\bchromium\b|^cr$/, is('Cr')],
+  [/\biron\b|^fe$/, is('Fe')],
+  [/\bmanganese\b|^mn$/, is('Mn')],
+  [/\bzinc\b|^zn$/, is('Zn')],
+  [/\bcopper\b|^cu$/, is('Cu')],
+  [/\bboron\b|^b$/, is('B')],
+  [/\bmolybdenum\b|^mo$/, is('Mo')],
+  [/\bnickel\b|^ni$/, is('Ni')],
+  [/\bcobalt\b|^co$/, is('Co')],
+  [/\bselenium\b|^se$/, is('Se')],
+  [/\barsenic\b|^as$/, is('As')],
+  [/\bcadmium\b|^cd$/, is('Cd')],
+  [/\blead\b|^pb$/, is('Pb')],
+  [/\bmercury\b|^hg$/, is('Hg')],
+  [/\bchromium\b|^cr$/, is('Cr')],
 ];
 
 /** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for a unit or for what a metal is bound to. */

@@ -21,8 +21,13 @@ const isKnown = (name: string): boolean => analyteNamed(name) !== undefined;
 const CLAUSE = /[,;|]\s+|;|\s[-–/]\s/g;
 
 /** For each value the clause it stands in; undefined when a clause has more than one. */
-function clauses(line: string, values: readonly FoundValue[]): readonly { readonly ahead: string; readonly behind: string }[] | undefined {
-  const ends = [...line.matchAll(CLAUSE)].filter((m) => !values.some((v) => m.index >= v.start && m.index < v.end)).map((m) => ({ from: m.index, to: m.index + m[0].length }));
+function clauses(
+  line: string,
+  values: readonly FoundValue[],
+): readonly { readonly ahead: string; readonly behind: string }[] | undefined {
+  const ends = [...line.matchAll(CLAUSE)]
+    .filter((m) => !values.some((v) => m.index >= v.start && m.index < v.end))
+    .map((m) => ({ from: m.index, to: m.index + m[0].length }));
   const found = values.map(({ start, end }) => {
     const from = Math.max(0, ...ends.filter((e) => e.to <= start).map((e) => e.to));
     const to = Math.min(line.length, ...ends.filter((e) => e.from >= end).map((e) => e.from));
@@ -39,9 +44,11 @@ function clauses(line: string, values: readonly FoundValue[]): readonly { readon
 export function pairsIn(line: string): readonly Pair[] {
   const values = findValues(line);
   const before = values.map((found, i) => line.slice(values[i - 1]?.end ?? 0, found.start));
-  const pairs = (names: readonly string[]): readonly Pair[] => values.map((found, i) => ({ found, before: before[i] ?? '', name: names[i] ?? '' }));
+  const pairs = (names: readonly string[]): readonly Pair[] =>
+    values.map((found, i) => ({ found, before: before[i] ?? '', name: names[i] ?? '' }));
   const within = clauses(line, values);
-  if (within?.every((c) => isKnown(c.ahead) || isKnown(c.behind))) return pairs(within.map((c) => (isKnown(c.ahead) ? c.ahead : c.behind)));
+  if (within?.every((c) => isKnown(c.ahead) || isKnown(c.behind)))
+    return pairs(within.map((c) => (isKnown(c.ahead) ? c.ahead : c.behind)));
   const ahead = before.map(nameIn);
   const behind = values.map((found, i) => line.slice(found.end, values[i + 1]?.start ?? line.length));
   const [k, l] = [ahead.filter(isKnown).length, behind.filter(isKnown).length];

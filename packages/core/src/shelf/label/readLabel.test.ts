@@ -7,27 +7,40 @@ import { readLabel } from './readLabel.js';
 const shown = ({ analyte, basis, value, unit }: AnalysisFigure): string =>
   `${analyte}${basis === 'element' ? '' : `/${basis}`} ${value.kind === 'range' ? `${value.low}–${value.high}` : printDeclared(value)} ${unit}`;
 
-test.each(LABELS.map((l) => [l.name, l] as const))('%s', (_name, { text, reads, grade, from, packages, codes, unread }) => {
-  const reading = readLabel(text);
-  expect(reading.analysis.map(shown).join(', ')).toBe(reads);
-  expect(reading.grade).toBe(grade);
-  expect(reading.derivedFrom).toEqual(from ?? []);
-  expect(reading.packages.map((p) => `${p.size} ${p.unit}`).join()).toBe(packages ?? '');
-  expect(reading.findings.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual(codes ?? []);
-  if (unread) expect(reading.lines.filter((l) => l.kind === 'notUnderstood').map((l) => l.number)).toEqual(unread);
-});
+test.each(LABELS.map((l) => [l.name, l] as const))(
+  '%s',
+  (_name, { text, reads, grade, from, packages, codes, unread }) => {
+    const reading = readLabel(text);
+    expect(reading.analysis.map(shown).join(', ')).toBe(reads);
+    expect(reading.grade).toBe(grade);
+    expect(reading.derivedFrom).toEqual(from ?? []);
+    expect(reading.packages.map((p) => `${p.size} ${p.unit}`).join()).toBe(packages ?? '');
+    expect(reading.findings.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual(codes ?? []);
+    if (unread) expect(reading.lines.filter((l) => l.kind === 'notUnderstood').map((l) => l.number)).toEqual(unread);
+  },
+);
 test('there are at least forty labels to learn from', () => expect(LABELS.length).toBeGreaterThanOrEqual(40));
 
 test('every line that is not blank says what it was taken to be', () => {
-  for (const { text } of LABELS) for (const line of readLabel(text).lines) expect([line.text, line.kind === 'blank' ? '' : line.says.length > 0]).toEqual([line.text, line.kind === 'blank' ? '' : true]);
+  for (const { text } of LABELS)
+    for (const line of readLabel(text).lines)
+      expect([line.text, line.kind === 'blank' ? '' : line.says.length > 0]).toEqual([
+        line.text,
+        line.kind === 'blank' ? '' : true,
+      ]);
 });
 
 test('a person’s word outranks the program’s reading, line by line', () => {
   const text = 'Vitality factor 12 %\nNitrogen 5%';
-  const reading = readLabel(text, 'label', { 1: { kind: 'analyte', analyte: 'Si', basis: 'SiO2' }, 2: { kind: 'ignore' } });
+  const reading = readLabel(text, 'label', {
+    1: { kind: 'analyte', analyte: 'Si', basis: 'SiO2' },
+    2: { kind: 'ignore' },
+  });
   expect(reading.analysis.map(shown)).toEqual(['Si/SiO2 12 %']);
   expect(reading.lines.map((l) => l.kind)).toEqual(['analysis', 'setAside']);
-  expect(readLabel('Just words', 'label', { 1: { kind: 'analyte', analyte: 'N', basis: 'element' } }).lines[0]?.kind).toBe('notUnderstood');
+  expect(
+    readLabel('Just words', 'label', { 1: { kind: 'analyte', analyte: 'N', basis: 'element' } }).lines[0]?.kind,
+  ).toBe('notUnderstood');
 });
 
 test('figures remember their line and whether they were measured', () => {
@@ -48,23 +61,76 @@ test('a row of numbers is no line of a label, and is told at once however many l
   expect(new Set(rows.lines.map((l) => l.says))).toEqual(new Set(['more than 24 numbers in a line']));
 });
 
-const labelish = fc.array(fc.oneof(fc.string({ maxLength: 40 }), fc.constantFrom('Nitrogen', 'P2O5', '5%', '<', '…', '. . . .', '(3 % P)', '5-3-4', '\t', 'derived from', '1,5', 'mg/kg', 'dry matter', 'moisture', 'net weight', 'density', '\u0000')), { maxLength: 30 }).map((parts) => parts.join(' '));
+const labelish = fc
+  .array(
+    fc.oneof(
+      fc.string({ maxLength: 40 }),
+      fc.constantFrom(
+        'Nitrogen',
+        'P2O5',
+        '5%',
+        '<',
+        '…',
+        '. . . .',
+        '(3 % P)',
+        '5-3-4',
+        '\t',
+        'derived from',
+        '1,5',
+        'mg/kg',
+        'dry matter',
+        'moisture',
+        'net weight',
+        'density',
+        '\u0000',
+      ),
+    ),
+    { maxLength: 30 },
+  )
+  .map((parts) => parts.join(' '));
 test('no text makes it throw, and no number is invented: each one stands in its line', () => {
-  fc.assert(fc.property(fc.array(labelish, { maxLength: 6 }).map((l) => l.join('\n')), (text) => {
-    const { lines } = readLabel(text);
-    for (const line of lines) for (const { value, source } of line.figures) {
-      if (/protein|pure salt/.test(source)) continue;
-      const numbers = value.kind === 'number' ? [value.value] : value.kind === 'below' ? [value.limit] : [value.low, value.high];
-      for (const n of numbers) expect(line.text.replaceAll(',', '.').match(/\d+(?:\.\d+)?/g)?.map(Number)).toContain(n);
-    }
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(
+      fc.array(labelish, { maxLength: 6 }).map((l) => l.join('\n')),
+      (text) => {
+        const { lines } = readLabel(text);
+        for (const line of lines)
+          for (const { value, source } of line.figures) {
+            if (/protein|pure salt/.test(source)) continue;
+            const numbers =
+              value.kind === 'number'
+                ? [value.value]
+                : value.kind === 'below'
+                  ? [value.limit]
+                  : [value.low, value.high];
+            for (const n of numbers)
+              expect(
+                line.text
+                  .replaceAll(',', '.')
+                  .match(/\d+(?:\.\d+)?/g)
+                  ?.map(Number),
+              ).toContain(n);
+          }
+      },
+    ),
+    { numRuns: 500 },
+  );
 });
 
-const slip = (text: string): string[] => readLabel(text, 'measured').analysis.map((f) => `${shown(f)}${f.extract ? ' extract' : ''}`);
+const slip = (text: string): string[] =>
+  readLabel(text, 'measured').analysis.map((f) => `${shown(f)}${f.extract ? ' extract' : ''}`);
 test('a lab slip’s extract and total are two columns, by the word in the line', () =>
-  expect(slip('Total phosphorus 4500 mg/kg\nAvailable phosphorus (water extract) 310 mg/kg\nExtractable potassium 2100 mg/kg\nTotal potassium 9800 mg/kg')).toEqual(['P 4500 mg/kg', 'P 310 mg/kg extract', 'K 2100 mg/kg extract', 'K 9800 mg/kg']));
+  expect(
+    slip(
+      'Total phosphorus 4500 mg/kg\nAvailable phosphorus (water extract) 310 mg/kg\nExtractable potassium 2100 mg/kg\nTotal potassium 9800 mg/kg',
+    ),
+  ).toEqual(['P 4500 mg/kg', 'P 310 mg/kg extract', 'K 2100 mg/kg extract', 'K 9800 mg/kg']));
 test('or by a heading that holds for the lines below it', () =>
-  expect(slip('Water extract, mg/kg\nPhosphorus 310\nMagnesium 85\nTotal digest, mg/kg\nPhosphorus 4500')).toEqual(['P 310 mg/kg extract', 'Mg 85 mg/kg extract', 'P 4500 mg/kg']));
+  expect(slip('Water extract, mg/kg\nPhosphorus 310\nMagnesium 85\nTotal digest, mg/kg\nPhosphorus 4500')).toEqual([
+    'P 310 mg/kg extract',
+    'Mg 85 mg/kg extract',
+    'P 4500 mg/kg',
+  ]));
 test('nitrogen’s forms have words of their own, and a label’s available phosphate is its guarantee', () => {
   expect(slip('Water soluble nitrogen 2 %\nTotal nitrogen 9 %')).toEqual(['N.waterSolubleOrganic 2 %', 'N 9 %']);
   expect(readLabel('Available Phosphate (P2O5) 3 %').analysis.map((f) => f.extract)).toEqual([undefined]);

@@ -4,7 +4,19 @@ import { formatGiven } from '../../quantity/index.js';
 import { scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
-import { EXTRACT, figureFrom, figureWords, fromProtein, notDetected, ON_DRY_MATTER, percentOf, readAnalysis, readFormulaLine, TOTAL, type Context } from './analysis.js';
+import {
+  EXTRACT,
+  figureFrom,
+  figureWords,
+  fromProtein,
+  notDetected,
+  ON_DRY_MATTER,
+  percentOf,
+  readAnalysis,
+  readFormulaLine,
+  TOTAL,
+  type Context,
+} from './analysis.js';
 import { takeDirections } from './directions.js';
 import { takeGrade, takeMeasure } from './measures.js';
 import { analyteNamed } from './names.js';
@@ -17,27 +29,59 @@ const MOST_PER_LINE = 400;
 /** More numbers than any line of a label has; they could not be told apart, and would only take time. */
 const MOST_VALUES = 24;
 
-const clean = (line: string): string => line.replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ').replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ').replace(/\s*\|\s*(?=%|ppm|m?g\s*\/)/g, ' ').replace(/\s+/g, ' ').trim();
+const clean = (line: string): string =>
+  line
+    .replace(/[\p{Cc}\u00a0\u200b-\u200f\u202f\ufeff]/gu, ' ')
+    .replace(/[.·•…_]{2,}|(?:\s[.·•…])+(?=\s)/g, '  ')
+    .replace(/\s*\|\s*(?=%|ppm|m?g\s*\/)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 
-const HEADING = /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|guarantee|content|nutrients?|contents? declaration|composition)\b|^(organic|mineral|npk|ec|eu|complex|straight)?\s*fertili[sz]er\b|^plant nutrients?\b|^lab(oratory)? (report|slip|results?)\b|^sample\b/i;
-const INGREDIENTS = /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
+const HEADING =
+  /^(guaranteed|typical|minimum|declared|nutrient)?\s*(analysis|guarantee|content|nutrients?|contents? declaration|composition)\b|^(organic|mineral|npk|ec|eu|complex|straight)?\s*fertili[sz]er\b|^plant nutrients?\b|^lab(oratory)? (report|slip|results?)\b|^sample\b/i;
+const INGREDIENTS =
+  /^(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|^(?:nutrient )?(?:sources?|ingredients?|raw materials?)\s*:/i;
 
 function readIngredientWords(text: string): readonly string[] {
-  return text.replace(/\d+(?:[.,]\d+)?\s*%/g, ' ').replace(/\.\s*$/, '').split(/[,;]|\band\b/).map((w) => w.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim().toLowerCase()).filter((w) => w.length > 1 && w.length <= 120);
+  return text
+    .replace(/\d+(?:[.,]\d+)?\s*%/g, ' ')
+    .replace(/\.\s*$/, '')
+    .split(/[,;]|\band\b/)
+    .map((w) =>
+      w
+        .replace(/\([^)]*\)/g, ' ')
+        .replace(/\s+/g, ' ')
+        .trim()
+        .toLowerCase(),
+    )
+    .filter((w) => w.length > 1 && w.length <= 120);
 }
 
 function readHeading(line: string, context: Context): Read | undefined {
   const named = analyteNamed(line);
   const heading = HEADING.test(line) || /:$/.test(line) || (named !== undefined && findValues(line).length === 0);
   const unit = unitNamed(line);
-  const extract = context.provenance !== 'measured' || findValues(line).length > 0 ? undefined : EXTRACT.test(line) ? true : TOTAL.test(line) ? false : undefined;
+  const extract =
+    context.provenance !== 'measured' || findValues(line).length > 0
+      ? undefined
+      : EXTRACT.test(line)
+        ? true
+        : TOTAL.test(line)
+          ? false
+          : undefined;
   // A heading of two columns, as received and dry, holds for neither.
   const dry = ON_DRY_MATTER.test(line) && !/\b(as (is|received)|fresh|wet)\b/i.test(line);
   if (!heading && !(unit && findValues(line).length === 0) && !dry && extract === undefined) return undefined;
   if (extract !== undefined) context.extract = extract;
   if (unit) context.unit = unit;
   if (dry) context.dry = true;
-  const told = [unit ? `figures below are in ${unit}` : '', dry ? 'on dry matter' : '', extract === true ? 'of an extract' : extract === false ? 'totals' : ''].filter(Boolean).join(', ');
+  const told = [
+    unit ? `figures below are in ${unit}` : '',
+    dry ? 'on dry matter' : '',
+    extract === true ? 'of an extract' : extract === false ? 'totals' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
   return { kind: 'heading', says: told ? `a heading: ${told}` : 'a heading' };
 }
 
@@ -45,8 +89,14 @@ function corrected(line: string, number: number, correction: Correction, context
   if (correction.kind === 'ignore') return { kind: 'setAside', says: 'set aside by you' };
   const [found] = findValues(line);
   const withUnit = found && { ...found, unit: found.unit ?? context.unit ?? ('%' as const) };
-  const figure = withUnit && (correction.kind === 'protein' ? fromProtein(withUnit, correction.factor, number, line, context.unit, context) : figureFrom(correction, withUnit, number, line, context.unit, context));
-  return figure ? { kind: 'analysis', says: `${figureWords(figure)}, as you said`, figures: [figure] } : { kind: 'notUnderstood', says: 'no number stands in this line' };
+  const figure =
+    withUnit &&
+    (correction.kind === 'protein'
+      ? fromProtein(withUnit, correction.factor, number, line, context.unit, context)
+      : figureFrom(correction, withUnit, number, line, context.unit, context));
+  return figure
+    ? { kind: 'analysis', says: `${figureWords(figure)}, as you said`, figures: [figure] }
+    : { kind: 'notUnderstood', says: 'no number stands in this line' };
 }
 
 /** What tells figures, measures, a grade or rates: one thing is taken from the line, then what stands beside it is read likewise. */
@@ -68,9 +118,12 @@ function withBesides({ read, besides }: Taken, readPart: (part: string) => Read 
   const figures = reads.flatMap((r) => r.figures ?? []);
   const directions = reads.flatMap((r) => r.directions ?? []);
   return {
-    ...Object.assign({}, ...[...reads].reverse()) as Read,
-    kind: unread || kinds.includes('notUnderstood') ? 'notUnderstood' : kinds.includes('analysis') ? 'analysis' : read.kind,
-    says: [...reads.map((r) => r.says), ...(unread ? ['what else stands in the line was not understood'] : [])].join('; '),
+    ...(Object.assign({}, ...[...reads].reverse()) as Read),
+    kind:
+      unread || kinds.includes('notUnderstood') ? 'notUnderstood' : kinds.includes('analysis') ? 'analysis' : read.kind,
+    says: [...reads.map((r) => r.says), ...(unread ? ['what else stands in the line was not understood'] : [])].join(
+      '; ',
+    ),
     ...(figures.length > 0 ? { figures } : {}),
     ...(directions.length > 0 ? { directions } : {}),
   };
@@ -84,11 +137,16 @@ function noNumber(line: string): string | undefined {
 }
 
 function readLine(line: string, number: number, context: Context): Read {
-  if (findValues(line).length > MOST_VALUES) return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
+  if (findValues(line).length > MOST_VALUES)
+    return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
   if (INGREDIENTS.test(line)) {
     const ingredients = readIngredientWords(line.replace(INGREDIENTS, ''));
     context.inIngredients = true;
-    return { kind: 'derivedFrom', says: ingredients.length > 0 ? `made from ${ingredients.join(', ')}` : 'the list of ingredients follows', ingredients };
+    return {
+      kind: 'derivedFrom',
+      says: ingredients.length > 0 ? `made from ${ingredients.join(', ')}` : 'the list of ingredients follows',
+      ingredients,
+    };
   }
   const read = readFormulaLine(line, number) ?? readFigures(line, number, context);
   if (read) {
@@ -97,7 +155,8 @@ function readLine(line: string, number: number, context: Context): Read {
   }
   if (context.inIngredients && findValues(line).length === 0 && !HEADING.test(line)) {
     const ingredients = readIngredientWords(line);
-    if (ingredients.length > 0) return { kind: 'derivedFrom', says: `made from ${ingredients.join(', ')}`, ingredients };
+    if (ingredients.length > 0)
+      return { kind: 'derivedFrom', says: `made from ${ingredients.join(', ')}`, ingredients };
   }
   const missing = notDetected(line) ?? noNumber(line);
   if (missing) return { kind: 'notUnderstood', says: missing };
@@ -112,7 +171,13 @@ function readLine(line: string, number: number, context: Context): Read {
 }
 
 /** A line whose numbers are clear, by a person's word or by its own. */
-function readSettled(line: string, number: number, correction: Correction | undefined, comma: CommaMark, context: Context): Read {
+function readSettled(
+  line: string,
+  number: number,
+  correction: Correction | undefined,
+  comma: CommaMark,
+  context: Context,
+): Read {
   if (line === '') return { kind: 'blank', says: '' };
   if (correction?.kind === 'ignore') return corrected(line, number, correction, context);
   const settled = settleThousands(line, comma);
@@ -128,24 +193,48 @@ function asIs(analysis: readonly AnalysisFigure[], context: Context): readonly A
     if (!isDry(f, context)) return [f];
     if (context.moisture === undefined) return [];
     const wet = 1 - context.moisture;
-    return [{ ...f, value: scaleDeclared(f.value, wet), source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300) }];
+    return [
+      {
+        ...f,
+        value: scaleDeclared(f.value, wet),
+        source: `${f.source}; dry matter × ${formatGiven(wet)}`.slice(0, 300),
+      },
+    ];
   });
 }
 
 /** The line that was taken for what a later line gives again. */
-const analysisOf = (figures: readonly AnalysisFigure[], again: AnalysisFigure): AnalysisFigure | undefined => figures.find((g) => g.analyte === again.analyte && g.basis === again.basis && g.extract === again.extract);
+const analysisOf = (figures: readonly AnalysisFigure[], again: AnalysisFigure): AnalysisFigure | undefined =>
+  figures.find((g) => g.analyte === again.analyte && g.basis === again.basis && g.extract === again.extract);
 /** A footnote that only says the same once more. */
-const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boolean => first?.unit === again.unit && JSON.stringify(first.value) === JSON.stringify(again.value);
+const restates = (again: AnalysisFigure, first: AnalysisFigure | undefined): boolean =>
+  first?.unit === again.unit && JSON.stringify(first.value) === JSON.stringify(again.value);
 
 /** The unit that a text gives all its figures, wherever it says so. */
 const unitOfAll = (lines: readonly string[]): AnalysisUnit | undefined =>
-  lines.filter((line) => /\b(?:all|figures|values|results)\b.*\b(?:in|as)\b/i.test(line) && findValues(line).length === 0).flatMap((line) => unitNamed(line) ?? [])[0];
+  lines
+    .filter((line) => /\b(?:all|figures|values|results)\b.*\b(?:in|as)\b/i.test(line) && findValues(line).length === 0)
+    .flatMap((line) => unitNamed(line) ?? [])[0];
 
-function readLines(text: string, provenance: Provenance, corrections: Readonly<Record<number, Correction>>, totals: ReadonlySet<Nutrient>) {
+function readLines(
+  text: string,
+  provenance: Provenance,
+  corrections: Readonly<Record<number, Correction>>,
+  totals: ReadonlySet<Nutrient>,
+) {
   const all = text.split(/\r\n|\r|\n|\u2028|\u2029/);
   const comma = commaIn(text);
   const cleaned = all.slice(0, MOST_LINES).map((raw) => clean(raw.slice(0, MOST_PER_LINE)));
-  const context: Context = { provenance, unit: unitOfAll(cleaned), dry: false, moisture: undefined, inIngredients: false, extract: false, dryFigures: new Set(), totals };
+  const context: Context = {
+    provenance,
+    unit: unitOfAll(cleaned),
+    dry: false,
+    moisture: undefined,
+    inIngredients: false,
+    extract: false,
+    dryFigures: new Set(),
+    totals,
+  };
   const reads: { readonly line: LabelLine; readonly read: Read }[] = cleaned.map((line, i) => {
     const number = i + 1;
     const read = readSettled(line, number, corrections[number], comma, context);
@@ -163,13 +252,22 @@ function readLines(text: string, provenance: Provenance, corrections: Readonly<R
  * @param corrections a person's word on misread lines, by line number from 1
  * @example readLabel('Total Nitrogen (N) .... 5.0%\n  3.0% Water Insoluble Nitrogen').analysis
  */
-export function readLabel(text: string, provenance: Provenance = 'label', corrections: Readonly<Record<number, Correction>> = {}): LabelReading {
+export function readLabel(
+  text: string,
+  provenance: Provenance = 'label',
+  corrections: Readonly<Record<number, Correction>> = {},
+): LabelReading {
   const first = readLines(text, provenance, corrections, new Set(NUTRIENTS));
   const totals = new Set(first.figures.map((f) => elementOf(f.analyte)));
   // A part whose total stands nowhere is all the label says of it.
-  const { all, reads, figures, context } = first.reads.some(({ read }) => read.kind === 'part') ? readLines(text, provenance, corrections, totals) : first;
+  const { all, reads, figures, context } = first.reads.some(({ read }) => read.kind === 'part')
+    ? readLines(text, provenance, corrections, totals)
+    : first;
   const repeated = figures.filter((f) => analysisOf(figures, f) !== f);
-  const analysis = asIs(figures.filter((f) => !repeated.includes(f)), context).filter((f) => basesOf(f.analyte).includes(f.basis));
+  const analysis = asIs(
+    figures.filter((f) => !repeated.includes(f)),
+    context,
+  ).filter((f) => basesOf(f.analyte).includes(f.basis));
   const grades = [...new Set(reads.flatMap(({ read }) => read.grade ?? []))];
   const [grade] = grades;
   const densityKgPerL = reads.find(({ read }) => read.density !== undefined)?.read.density;
@@ -177,15 +275,59 @@ export function readLabel(text: string, provenance: Provenance = 'label', correc
   const waiting = context.moisture === undefined ? figures.filter((f) => isDry(f, context)) : [];
   const own: Finding[] = [
     ...reads.flatMap(({ read }) => (read.finding ? [{ ...read.finding, path: 'label' }] : [])),
-    ...repeated.filter((f) => !restates(f, analysisOf(figures, f))).map((f): Finding => ({ code: 'label.repeated', severity: 'warning', path: 'label', message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.` })),
-    ...(grades.length > 1 ? [{ code: 'grade.several', severity: 'warning', path: 'grade', message: `The text has more than one grade, ${grades.slice(0, 4).join(' and ')}: the first was taken.` } as const] : []),
-    ...(waiting.length > 0 ? [{ code: 'label.dry', severity: 'warning', path: 'label', message: `${waiting.length === figures.length ? 'The figures are' : `${waiting.length} of the figures ${waiting.length === 1 ? 'is' : 'are'}`} on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none of them is taken over.` } as const] : []),
-    ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE) ? [{ code: 'label.long', severity: 'note', path: 'label', message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.` } as const] : []),
+    ...repeated
+      .filter((f) => !restates(f, analysisOf(figures, f)))
+      .map((f): Finding => ({
+        code: 'label.repeated',
+        severity: 'warning',
+        path: 'label',
+        message: `${analyteName(f.analyte)} stands more than once; ${percentOf(f)} in ${f.source.split(':')[0]} was not taken.`,
+      })),
+    ...(grades.length > 1
+      ? [
+          {
+            code: 'grade.several',
+            severity: 'warning',
+            path: 'grade',
+            message: `The text has more than one grade, ${grades.slice(0, 4).join(' and ')}: the first was taken.`,
+          } as const,
+        ]
+      : []),
+    ...(waiting.length > 0
+      ? [
+          {
+            code: 'label.dry',
+            severity: 'warning',
+            path: 'label',
+            message: `${waiting.length === figures.length ? 'The figures are' : `${waiting.length} of the figures ${waiting.length === 1 ? 'is' : 'are'}`} on dry matter and say nothing yet of what is in the bag. Add a line such as “Moisture 12 %”; until then none of them is taken over.`,
+          } as const,
+        ]
+      : []),
+    ...(all.length > MOST_LINES || all.some((l) => l.length > MOST_PER_LINE)
+      ? [
+          {
+            code: 'label.long',
+            severity: 'note',
+            path: 'label',
+            message: `Only the first ${MOST_LINES} lines, and ${MOST_PER_LINE} characters of each, were read.`,
+          } as const,
+        ]
+      : []),
   ];
   return {
-    lines: reads.map(({ line }) => (line.figures.some((f) => isDry(f, context)) ? { ...line, says: `${line.says}, on dry matter${waiting.length > 0 ? ': waits for the moisture' : ''}` } : line)),
-    grade, analysis, derivedFrom, densityKgPerL,
-    packages: reads.flatMap(({ read }) => read.package ?? []).filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i).slice(0, 5),
+    lines: reads.map(({ line }) =>
+      line.figures.some((f) => isDry(f, context))
+        ? { ...line, says: `${line.says}, on dry matter${waiting.length > 0 ? ': waits for the moisture' : ''}` }
+        : line,
+    ),
+    grade,
+    analysis,
+    derivedFrom,
+    densityKgPerL,
+    packages: reads
+      .flatMap(({ read }) => read.package ?? [])
+      .filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i)
+      .slice(0, 5),
     limingPer100Kg: reads.find(({ read }) => read.liming !== undefined)?.read.liming,
     carbonToNitrogen: reads.find(({ read }) => read.carbonToNitrogen !== undefined)?.read.carbonToNitrogen,
     directions: reads.flatMap(({ read }) => read.directions ?? []).slice(0, 12),

@@ -4,7 +4,20 @@ import type { ProteinFactor } from '../protein.js';
 import type { AnalysisFigure, Direction } from '../product.js';
 
 /** What a line of a label was taken to be. */
-export type LineKind = 'grade' | 'analysis' | 'part' | 'derivedFrom' | 'package' | 'density' | 'liming' | 'ratio' | 'rate' | 'heading' | 'setAside' | 'blank' | 'notUnderstood';
+export type LineKind =
+  | 'grade'
+  | 'analysis'
+  | 'part'
+  | 'derivedFrom'
+  | 'package'
+  | 'density'
+  | 'liming'
+  | 'ratio'
+  | 'rate'
+  | 'heading'
+  | 'setAside'
+  | 'blank'
+  | 'notUnderstood';
 
 export interface LabelLine {
   /** From 1, as people count. */
@@ -17,7 +30,10 @@ export interface LabelLine {
 }
 
 /** A person's word on a line the program misread. */
-export type Correction = { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis } | { readonly kind: 'protein'; readonly factor: ProteinFactor } | { readonly kind: 'ignore' };
+export type Correction =
+  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
+  | { readonly kind: 'protein'; readonly factor: ProteinFactor }
+  | { readonly kind: 'ignore' };
 
 export interface LabelReading {
   readonly lines: readonly LabelLine[];
@@ -57,4 +73,5 @@ export interface Taken {
 }
 
 /** The parts of a line before and behind what was taken from it. */
-export const around = (line: string, from: number, to: number): readonly string[] => [line.slice(0, from), line.slice(to)].map((part) => part.trim()).filter(Boolean);
+export const around = (line: string, from: number, to: number): readonly string[] =>
+  [line.slice(0, from), line.slice(to)].map((part) => part.trim()).filter(Boolean);

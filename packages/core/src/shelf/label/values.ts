@@ -16,10 +16,16 @@ export interface FoundValue {
 
 const NUMBER = String.raw`\d{1,7}(?:[.,]\d{1,6})?`;
 const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|[µμu]g\s*\/\s*kg\b|ppb\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
-const VALUE = new RegExp(String.raw`(<\s*|less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`, 'gi');
+const VALUE = new RegExp(
+  String.raw`(<\s*|less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`,
+  'gi',
+);
 
 /** Units that are told in another: 1 mg/100 g is 10 mg/kg, 1 µg/kg or ppb 0.001 mg/kg. */
-const RETOLD: readonly (readonly [RegExp, AnalysisUnit, number])[] = [[/^mg\s*(?:\/|per)\s*100/i, 'mg/kg', 10], [/^(?:[µμu]g|ppb)/i, 'mg/kg', 0.001]];
+const RETOLD: readonly (readonly [RegExp, AnalysisUnit, number])[] = [
+  [/^mg\s*(?:\/|per)\s*100/i, 'mg/kg', 10],
+  [/^(?:[µμu]g|ppb)/i, 'mg/kg', 0.001],
+];
 const retold = (unit: string | undefined) => RETOLD.find(([pattern]) => pattern.test(unit ?? ''));
 
 function unitOf(text: string): AnalysisUnit {
@@ -31,7 +37,8 @@ function unitOf(text: string): AnalysisUnit {
 }
 
 /** What behind a number is a unit, though none of an analysis. */
-const FOREIGN = /^\s*(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h)\b|°)/i;
+const FOREIGN =
+  /^\s*(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h)\b|°)/i;
 
 const numberOf = (text: string): number => {
   // A label's comma is a decimal mark: "0,250 %" and "1,25 %" alike.
@@ -49,19 +56,39 @@ export function findValues(line: string): readonly FoundValue[] {
     const start = match.index;
     const numberAt = start + text.indexOf(first);
     // Part of a word such as P2O5, or followed by letters that are no unit, such as "20kg".
-    if (/[A-Za-z]/.test(line[numberAt - 1] ?? '') || (!unit && /^\s?[A-Za-z]/.test(line.slice(numberAt + first.length)) && /^[A-Za-z]/.test(line.slice(numberAt + first.length)))) return [];
+    if (
+      /[A-Za-z]/.test(line[numberAt - 1] ?? '') ||
+      (!unit &&
+        /^\s?[A-Za-z]/.test(line.slice(numberAt + first.length)) &&
+        /^[A-Za-z]/.test(line.slice(numberAt + first.length)))
+    )
+      return [];
     const low = numberOf(first);
     const high = second === undefined ? undefined : numberOf(second);
     if (!Number.isFinite(low) || (high !== undefined && (!Number.isFinite(high) || high < low))) return [];
     const value: DeclaredValue = below
       ? { kind: 'below', limit: low }
-      : high === undefined ? { kind: 'number', value: low } : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
+      : high === undefined
+        ? { kind: 'number', value: low }
+        : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
     const other = retold(unit);
-    return [{ value: other ? scaleDeclared(value, other[2]) : value, unit: other?.[1] ?? (unit === undefined ? undefined : unitOf(unit)), foreign: unit === undefined ? FOREIGN.exec(line.slice(start + text.length))?.[0].trim() : undefined, start, end: start + text.length, text: text.trim() }];
+    return [
+      {
+        value: other ? scaleDeclared(value, other[2]) : value,
+        unit: other?.[1] ?? (unit === undefined ? undefined : unitOf(unit)),
+        foreign: unit === undefined ? FOREIGN.exec(line.slice(start + text.length))?.[0].trim() : undefined,
+        start,
+        end: start + text.length,
+        text: text.trim(),
+      },
+    ];
   });
 }
 
-const LEAST_AND_MOST = new RegExp(String.raw`\bmin(?:imum)?\.?\s*:?\s*(${NUMBER})\s*(?:${UNIT})?[\s,;]*(?:and|to|–|-)?\s*max(?:imum)?\.?\s*:?\s*(${NUMBER})`, 'gi');
+const LEAST_AND_MOST = new RegExp(
+  String.raw`\bmin(?:imum)?\.?\s*:?\s*(${NUMBER})\s*(?:${UNIT})?[\s,;]*(?:and|to|–|-)?\s*max(?:imum)?\.?\s*:?\s*(${NUMBER})`,
+  'gi',
+);
 /** "min. 3 % max. 5 %" as the range it is. @example joinSpans('N min 3 % max 5 %') // 'N 3–5 %' */
 export const joinSpans = (line: string): string => line.replace(LEAST_AND_MOST, '$1–$2');
 
@@ -75,7 +102,9 @@ const UNIT_IN_BRACKETS = new RegExp(String.raw`[([]\s*(${UNIT})\s*[)\]]`, 'i');
 /** A unit that stands by itself in brackets holds for the line's numbers without one; the line is given back without it. @example bracketUnit('Nitrogen (%) 2.9').unit // '%' */
 export function bracketUnit(line: string): { readonly unit: AnalysisUnit | undefined; readonly rest: string } {
   const [whole, unit] = UNIT_IN_BRACKETS.exec(line) ?? [];
-  return whole === undefined || unit === undefined || retold(unit) ? { unit: undefined, rest: line } : { unit: unitOf(unit), rest: line.replace(whole, ' '.repeat(whole.length)) };
+  return whole === undefined || unit === undefined || retold(unit)
+    ? { unit: undefined, rest: line }
+    : { unit: unitOf(unit), rest: line.replace(whole, ' '.repeat(whole.length)) };
 }
 
 /** What a comma before three digits means in a text. */
@@ -98,7 +127,10 @@ const EITHER = /^\s*(?:mg|ppm|g\s*\/\s*l|$)/i;
  * A line whose thousands are written plainly; or the number that could be two, which is asked about and never guessed.
  * @example settleThousands('K 12,500 mg/kg', 'unknown') // { unclear: '12,500' }
  */
-export function settleThousands(line: string, comma: CommaMark): { readonly line: string } | { readonly unclear: string } {
+export function settleThousands(
+  line: string,
+  comma: CommaMark,
+): { readonly line: string } | { readonly unclear: string } {
   const spaced = /(?<![\d.,-])[1-9]\d{0,2} \d{3}(?=\s*(?:mg\b|ppm))/i.exec(line);
   if (spaced) return { unclear: spaced[0] };
   let unclear: string | undefined;
@@ -116,4 +148,5 @@ export function settleThousands(line: string, comma: CommaMark): { readonly line
 }
 
 /** What is said of such a number. */
-export const unclearWords = (number: string): string => `“${number}” could be ${number.replace(/[, ]/g, '')} or ${number.includes(',') ? number.replace(',', '.') : 'two numbers'}: write it plainly`;
+export const unclearWords = (number: string): string =>
+  `“${number}” could be ${number.replace(/[, ]/g, '')} or ${number.includes(',') ? number.replace(',', '.') : 'two numbers'}: write it plainly`;

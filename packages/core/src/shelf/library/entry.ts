@@ -43,9 +43,11 @@ interface Extra {
 type Three = readonly [number, number, number];
 
 const OXIDES: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 'K2O' };
-const saltOf = (value: number | undefined): SaltIndex | undefined => (value === undefined ? undefined : { value, table: 'Rader, White & Whittaker 1943' });
+const saltOf = (value: number | undefined): SaltIndex | undefined =>
+  value === undefined ? undefined : { value, table: 'Rader, White & Whittaker 1943' };
 const limingOf = (three: Three | undefined): Range | undefined => three && range(...three);
-const formsOf = (forms: Extra['forms'] = []): readonly TypicalFigure[] => forms.map(([analyte, low, mid, high]) => ({ analyte, basis: 'element', percent: range(low, mid, high) }));
+const formsOf = (forms: Extra['forms'] = []): readonly TypicalFigure[] =>
+  forms.map(([analyte, low, mid, high]) => ({ analyte, basis: 'element', percent: range(low, mid, high) }));
 
 const round = (n: number): number => Number(n.toPrecision(3));
 
@@ -53,15 +55,44 @@ const round = (n: number): number => Number(n.toPrecision(3));
 export function salt(name: string, formula: string, purity: Three, density: Three, extra: Extra = {}): LibraryEntry {
   const { fractions } = readFormula(formula);
   const analysis = Object.entries(fractions).map(([nutrient, share]): TypicalFigure => ({
-    analyte: nutrient as Nutrient, basis: 'element', percent: range(round(100 * share * purity[0]), round(100 * share * purity[1]), round(100 * share * purity[2])),
+    analyte: nutrient as Nutrient,
+    basis: 'element',
+    percent: range(round(100 * share * purity[0]), round(100 * share * purity[1]), round(100 * share * purity[2])),
   }));
-  return { name, group: 'salt', form: extra.form ?? 'crystal', analysis: [...analysis, ...formsOf(extra.forms)], densityKgPerL: range(...density), saltIndex: saltOf(extra.salt), limingPer100Kg: limingOf(extra.liming), source: 'chemistry' };
+  return {
+    name,
+    group: 'salt',
+    form: extra.form ?? 'crystal',
+    analysis: [...analysis, ...formsOf(extra.forms)],
+    densityKgPerL: range(...density),
+    saltIndex: saltOf(extra.salt),
+    limingPer100Kg: limingOf(extra.liming),
+    source: 'chemistry',
+  };
 }
 
 /** A material known by its typical ranges; P and K as oxides, the rest as elements. */
-export const typical = (group: LibraryEntry['group'], form: ProductForm) =>
-  (name: string, contents: Readonly<Partial<Record<Nutrient, Three>>>, density: Three, extra: Extra = {}): LibraryEntry => ({
-    name, group, form: extra.form ?? form,
-    analysis: [...Object.entries(contents).map(([n, three]): TypicalFigure => ({ analyte: n as Nutrient, basis: OXIDES[n as Nutrient] ?? 'element', percent: range(...three) })), ...formsOf(extra.forms)],
-    densityKgPerL: range(...density), saltIndex: saltOf(extra.salt), limingPer100Kg: limingOf(extra.liming), source: 'textbook range',
+export const typical =
+  (group: LibraryEntry['group'], form: ProductForm) =>
+  (
+    name: string,
+    contents: Readonly<Partial<Record<Nutrient, Three>>>,
+    density: Three,
+    extra: Extra = {},
+  ): LibraryEntry => ({
+    name,
+    group,
+    form: extra.form ?? form,
+    analysis: [
+      ...Object.entries(contents).map(([n, three]): TypicalFigure => ({
+        analyte: n as Nutrient,
+        basis: OXIDES[n as Nutrient] ?? 'element',
+        percent: range(...three),
+      })),
+      ...formsOf(extra.forms),
+    ],
+    densityKgPerL: range(...density),
+    saltIndex: saltOf(extra.salt),
+    limingPer100Kg: limingOf(extra.liming),
+    source: 'textbook range',
   });

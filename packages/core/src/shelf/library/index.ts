@@ -24,7 +24,8 @@ export const OTHER_SALT_INDEX: Readonly<Record<string, { readonly value: number;
 export function searchLibrary(query: string): readonly LibraryEntry[] {
   const wanted = query.trim().toLowerCase();
   if (wanted === '') return LIBRARY;
-  const names = (e: LibraryEntry): string => [e.name, e.group, ...(findMaterial(e.name)?.aliases ?? [])].join(' ').toLowerCase();
+  const names = (e: LibraryEntry): string =>
+    [e.name, e.group, ...(findMaterial(e.name)?.aliases ?? [])].join(' ').toLowerCase();
   const rich = LIBRARY.filter((e) => e.analysis.some((f) => f.analyte.toLowerCase() === wanted && f.percent.mid >= 1));
   return [...new Set([...LIBRARY.filter((e) => names(e).includes(wanted)), ...rich])];
 }
@@ -37,7 +38,11 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   densityKgPerL: entry.densityKgPerL.mid,
   grade: undefined,
   analysis: entry.analysis.map(({ analyte, basis, percent }): AnalysisFigure => ({
-    analyte: analyte, basis, unit: '%', provenance: 'typical', source: entry.source === 'chemistry' ? 'its chemistry, at usual purity' : 'textbook range',
+    analyte: analyte,
+    basis,
+    unit: '%',
+    provenance: 'typical',
+    source: entry.source === 'chemistry' ? 'its chemistry, at usual purity' : 'textbook range',
     value: { kind: 'range', ...percent },
   })),
   derivedFrom: [entry.name],

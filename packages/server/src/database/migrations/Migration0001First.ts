@@ -79,7 +79,8 @@ export class Migration0001First extends Migration {
       crop text not null,
       needs text[] not null)`);
 
-    for (const table of ['plot', 'product', 'recipe', 'claim']) this.addSql(`create index ${table}_by_name on ${table} (workspace_id, name, id)`);
+    for (const table of ['plot', 'product', 'recipe', 'claim'])
+      this.addSql(`create index ${table}_by_name on ${table} (workspace_id, name, id)`);
 
     this.addSql(`create table journal (
       id bigserial primary key,
@@ -96,11 +97,15 @@ export class Migration0001First extends Migration {
     this.addSql('create index journal_record on journal (workspace_id, record_id, id)');
     this.addSql(`create function journal_is_append_only() returns trigger language plpgsql as $$
       begin raise exception 'the journal is append-only'; end $$`);
-    this.addSql('create trigger journal_append_only before update or delete on journal for each row execute function journal_is_append_only()');
+    this.addSql(
+      'create trigger journal_append_only before update or delete on journal for each row execute function journal_is_append_only()',
+    );
   }
 
   override async down(): Promise<void> {
-    this.addSql('drop table if exists journal, claim, recipe_part, recipe, offer, analysis_figure, product, plot, workspace cascade');
+    this.addSql(
+      'drop table if exists journal, claim, recipe_part, recipe, offer, analysis_figure, product, plot, workspace cascade',
+    );
     this.addSql('drop function if exists journal_is_append_only');
   }
 }

@@ -17,6 +17,8 @@ export class Migration0002Shelf extends Migration {
 
   override async down(): Promise<void> {
     this.addSql('alter table offer drop column seller');
-    this.addSql('alter table product drop column label_text, drop column organic, drop column origins, drop column carbon_to_nitrogen, drop column salt_index, drop column liming_per_100_kg, drop column stock, drop column storage');
+    this.addSql(
+      'alter table product drop column label_text, drop column organic, drop column origins, drop column carbon_to_nitrogen, drop column salt_index, drop column liming_per_100_kg, drop column stock, drop column storage',
+    );
   }
 }

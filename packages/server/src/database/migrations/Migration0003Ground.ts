@@ -27,7 +27,9 @@ export class Migration0003Ground extends Migration {
       method text not null)`);
     this.addSql('create index soil_figure_report on soil_figure (report_id, position)');
     this.addSql('alter table journal drop constraint journal_kind_check');
-    this.addSql(`alter table journal add constraint journal_kind_check check (kind in ('plot', 'product', 'recipe', 'claim', 'soil'))`);
+    this.addSql(
+      `alter table journal add constraint journal_kind_check check (kind in ('plot', 'product', 'recipe', 'claim', 'soil'))`,
+    );
   }
 
   override async down(): Promise<void> {

@@ -41,7 +41,9 @@ export class Migration0004Papers extends Migration {
     this.addSql('alter table journal add column batch uuid');
     this.addSql('create index journal_batch on journal (workspace_id, batch) where batch is not null');
     this.addSql('alter table journal drop constraint journal_kind_check');
-    this.addSql(`alter table journal add constraint journal_kind_check check (kind in ('plot', 'product', 'recipe', 'claim', 'soil', 'attachment', 'jar', 'logger'))`);
+    this.addSql(
+      `alter table journal add constraint journal_kind_check check (kind in ('plot', 'product', 'recipe', 'claim', 'soil', 'attachment', 'jar', 'logger'))`,
+    );
   }
 
   override async down(): Promise<void> {

@@ -2,7 +2,8 @@ import { Migration } from '@mikro-orm/migrations';
 import { KEPT } from './kept.js';
 
 const KINDS = ['plot', 'product', 'recipe', 'claim', 'soil', 'attachment', 'jar', 'logger'];
-const kindsAre = (kinds: readonly string[]): string => `alter table journal add constraint journal_kind_check check (kind in (${kinds.map((k) => `'${k}'`).join(', ')}))`;
+const kindsAre = (kinds: readonly string[]): string =>
+  `alter table journal add constraint journal_kind_check check (kind in (${kinds.map((k) => `'${k}'`).join(', ')}))`;
 
 /** Filters of the shelf that are kept under a name. */
 export class Migration0005Filters extends Migration {
