@@ -1,7 +1,7 @@
 import { bag, direction, line } from '../../test/bags.js';
 import { cropOf } from '../ground/index.js';
 import { assumptionsIn } from '../figure/index.js';
-import type { Direction, Product } from '../shelf/index.js';
+import { libraryEntry, typicalProduct, type Direction, type Product } from '../shelf/index.js';
 import type { Claim } from './claim.js';
 import { contentCheck } from './content.js';
 import { doseCheck, yearlyRate } from './dose.js';
@@ -24,12 +24,12 @@ test('content: not declared and in none of the known ingredients is against', ()
 test('content: not declared is not the same as none', () => {
   expect(contentCheck(claim({ analysis: [line('N', 46)] }, ['Ca'])).answer).toBe('cannotTell');
   expect(contentCheck(claim({ derivedFrom: ['gypsum'] }, ['Ca'])).text).toMatch(
-    /gypsum contains calcium, but the label gives no figure/,
+    /calcium from gypsum \(usually 18–23 % Ca\), but the label gives no figure/,
   );
 });
-test('content: below detection is against, and a mechanism without nutrients is not judged by them', () => {
+test('content: below detection is left to the dose, and a mechanism without nutrients is not judged by them', () => {
   expect(contentCheck(claim({ analysis: [line('P', { below: 20 }, 'element', 'mg/kg')] }, ['P'])).answer).toBe(
-    'against',
+    'cannotTell',
   );
   expect(contentCheck(claim({}, [])).answer).toBe('notRelevant');
 });
@@ -126,4 +126,37 @@ test('the seven checks not worked are listed as not yet looked at, so nothing is
   expect(checks.slice(2).every((c) => c.answer === 'notYet')).toBe(true);
   expect(VERDICT_RULES.some((r) => r.sure === 'high' || r.verdict === 'Stands')).toBe(false);
   expect(VERDICT_RULES.at(-1)?.when).toEqual({});
+});
+
+test.each([
+  ['alfalfa meal', 'P'],
+  ['blood meal', 'S'],
+  ['poultry manure', 'Zn'],
+] as const)('%s without a figure for %s does not fall: it holds some', (ingredient, nutrient) => {
+  const judged = judge(claim({ derivedFrom: [ingredient], analysis: [line('N', 5)] }, [nutrient]));
+  expect(judged.verdict).toBe('Not shown');
+  expect(judged.checks[0]!.answer).toBe('cannotTell');
+});
+test('urea that supplies potassium falls: none of it is there', () =>
+  expect(judge(claim({ derivedFrom: ['urea'], analysis: [line('N', 46)] }, ['K']))).toMatchObject({
+    verdict: 'Does not stand',
+    decidedBy: ['content'],
+  }));
+
+test('below detection is judged by the dose at the limit: 20 mg/kg of P at 100 g/m² is too little, 20 % is not settled', () => {
+  const at = (limit: number, unit: '%' | 'mg/kg') =>
+    judge(
+      claim({ analysis: [line('P', { below: limit }, 'element', unit)], directions: [direction('100 g/m²', 1)] }, [
+        'P',
+      ]),
+    );
+  expect(at(20, 'mg/kg')).toMatchObject({ verdict: 'Does not stand', decidedBy: ['dose'] });
+  expect(at(20, '%')).toMatchObject({ verdict: 'Not shown' });
+});
+
+test('granite dust does not supply potassium by its total', () => {
+  const dust = typicalProduct(libraryEntry('granite dust')!);
+  const judged = judge(claim({ ...dust, directions: [direction('500 g/m²', 1)] }, ['K']));
+  expect(judged.verdict).not.toBe('Stands where …');
+  expect(judged.checks[1]!.figures[0]!.value.high).toBeLessThan(40);
 });

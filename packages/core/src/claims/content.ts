@@ -1,7 +1,7 @@
 import { computed, type Figure } from '../figure/index.js';
-import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { formatTrimmedRange, scaleRange } from '../quantity/index.js';
-import { massFraction, readIngredients, type Product } from '../shelf/index.js';
+import { analyteName, symbolIn, type Nutrient } from '../nutrient/index.js';
+import { capital, formatGivenRange, formatTrimmedRange, scaleRange } from '../quantity/index.js';
+import { materialHolds, massFraction, readIngredients, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
 
@@ -11,23 +11,39 @@ interface Finding {
   readonly figure?: Figure;
 }
 
+/** What a product whose label gives no figure holds, by its ingredients: some, nobody says how much; or none. */
 function undeclared(product: Product, nutrient: Nutrient): Finding {
   const name = analyteName(nutrient);
   const { known, complete } = readIngredients(product.derivedFrom);
-  const carriers = known.filter((m) => m.contains.includes(nutrient)).map((m) => m.name);
-  if (carriers.length > 0)
-    return { answer: 'cannotTell', text: `${carriers.join(' and ')} contains ${name}, but the label gives no figure.` };
+  const holdings = known.map((m) => ({ m, holding: materialHolds(m, nutrient) }));
+  const usual = holdings.flatMap(({ m, holding }) =>
+    holding.kind === 'typical' && holding.figure.percent.high > 0
+      ? [
+          `${m.name} (usually ${formatGivenRange(holding.figure.percent)} % ${symbolIn(nutrient, holding.figure.basis)})`,
+        ]
+      : [],
+  );
+  if (usual.length > 0)
+    return {
+      answer: 'cannotTell',
+      text: `It holds ${name} from ${usual.join(' and ')}, but the label gives no figure.`,
+    };
+  const some = holdings.filter(({ holding }) => holding.kind === 'amountUnknown').map(({ m }) => m.name);
+  if (some.length > 0)
+    return {
+      answer: 'cannotTell',
+      text: `${capital(some.join(' and '))} may hold some ${name}, but how much is not known. A lab report would tell.`,
+    };
   return complete
     ? {
         answer: 'against',
-        text: `No ${name} is declared, and none of its ingredients (${known.map((m) => m.name).join(', ')}) contains any in quantity.`,
+        text: `No ${name} is declared, and none of its ingredients (${known.map((m) => m.name).join(', ')}) holds any.`,
       }
     : {
         answer: 'cannotTell',
         text: `No figure is given for ${name}, and the ingredient list does not settle it. A lab report would.`,
       };
 }
-
 function findingFor(product: Product, nutrient: Nutrient): Finding {
   const name = analyteName(nutrient);
   const reading = massFraction(product, nutrient);
@@ -37,7 +53,11 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
     case 'needsDensity':
       return { answer: 'cannotTell', text: `The ${name} figure is per volume and the density is not entered.` };
     case 'below':
-      return { answer: 'against', text: `A test found ${name} below its detection limit.`, figure: reading.limit };
+      return {
+        answer: 'cannotTell',
+        text: `A test found ${name} below its detection limit: at most that much, which the dose has to judge.`,
+        figure: reading.limit,
+      };
     case 'figure': {
       if (reading.figure.value.high <= 0)
         return { answer: 'against', text: `The analysis gives ${name} as nil.`, figure: reading.figure };

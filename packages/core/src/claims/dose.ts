@@ -11,7 +11,7 @@ import {
   unitOf,
   type RateBasis,
 } from '../quantity/index.js';
-import { directionsBy, massFraction, type Direction, type Product } from '../shelf/index.js';
+import { densityFigure, directionsBy, supplyFraction, type Direction, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
 
@@ -19,9 +19,9 @@ import { joinAnswers, type CheckResult, type Claim } from './claim.js';
 export const DOSE_RULE = { tooLittle: 0.05, material: 0.25 } as const;
 
 /** What one rate told by ground comes to in a year, kg/m²; undefined when it is by volume and no density is entered. */
-function yearly(direction: Direction, densityKgPerL: number | undefined): Figure | undefined {
+function yearly(direction: Direction, density: Figure | undefined): Figure | undefined {
   const byVolume = unitOf(direction.unit).dimension === 'volume';
-  if (byVolume && densityKgPerL === undefined) return undefined;
+  if (byVolume && !density) return undefined;
   const unit = rateUnit(direction);
   const canonical = byVolume ? 'L/m²' : 'kg/m²';
   return times(`label rate${direction.use === '' ? '' : `, ${direction.use}`}, a year`, 'kg/m²', [
@@ -30,9 +30,7 @@ function yearly(direction: Direction, densityKgPerL: number | undefined): Figure
     direction.perYear === undefined
       ? assumption('applications a year', 1, '/year', 'the label does not say how often')
       : literal('applications a year', direction.perYear, '/year', 'label', 'product record'),
-    ...(byVolume && densityKgPerL !== undefined
-      ? [literal('density', densityKgPerL, 'kg/L', 'label', 'product record')]
-      : []),
+    ...(byVolume && density ? [density] : []),
   ]);
 }
 
@@ -47,7 +45,7 @@ export function yearlyRate(
   | { readonly kind: 'unknown'; readonly why: string } {
   const byGround = directionsBy(product, 'area');
   const figures = byGround.flatMap((direction) => {
-    const figure = yearly(direction, product.densityKgPerL);
+    const figure = yearly(direction, densityFigure(product));
     return figure ? [{ kind: 'figure' as const, figure, direction }] : [];
   });
   const [most] = figures.sort((a, b) => b.figure.value.high - a.figure.value.high);
@@ -124,7 +122,7 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
   const name = analyteName(nutrient);
   const rate = yearlyRate(claim.product);
   const need = cropNeed(claim.crop, nutrient);
-  const reading = massFraction(claim.product, nutrient);
+  const reading = supplyFraction(claim.product, nutrient);
   if (rate.kind === 'unknown') return { answer: 'cannotTell', text: rate.why };
   if (!need)
     return {

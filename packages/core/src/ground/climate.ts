@@ -73,9 +73,39 @@ export function siteSoilTemperature(
 
 export type DailyWater = Readonly<Record<'rainMm' | 'irrigationMm' | 'etMm', readonly number[]>>;
 
+const MONTH_STARTS = MONTH_LENGTHS.map((_, m) => MONTH_LENGTHS.slice(0, m).reduce((a, b) => a + b, 0));
+
+/** Water that carries urea into the soil, mm in a day. */
+export const SOAKING_MM = 12;
+
+/** Days from a date until rain or irrigation of 12 mm or more was logged on that day of the year; undefined when none was. */
+export function firstSoaking(
+  site: { readonly logged?: readonly DailyLog[] | undefined },
+  from: string,
+  days: number,
+): number | undefined {
+  const first = dayOfYear(from);
+  const [rain, irrigation] = (['rainMm', 'irrigationMm'] as const).map((what) => byDayOfYear(site.logged ?? [], what));
+  for (let i = 0; i < days; i++) {
+    const day = (first + i) % YEAR_DAYS;
+    if ((rain?.[day] ?? 0) + (irrigation?.[day] ?? 0) >= SOAKING_MM) return i;
+  }
+  return undefined;
+}
+
+/** About how much falls at once where only a month's sum is known, mm. */
+const STORM_MM = 10;
+
+/** A month's sum as storms or waterings of about 10 mm, evenly apart: drizzle every day would never drain. */
+function stormOn(dayOfMonth: number, monthMm: number, monthDays: number): number {
+  const storms = Math.max(1, Math.min(monthDays, Math.round(monthMm / STORM_MM)));
+  const before = (day: number): number => Math.floor((day * storms) / monthDays + 0.5);
+  return (monthMm / storms) * (before(dayOfMonth + 1) - before(dayOfMonth));
+}
+
 /**
  * Daily rain, irrigation and evapotranspiration of a site from a date on, in mm: as logged on that day of the year, else the usual
- * month spread evenly over its days.
+ * month: its evapotranspiration spread evenly over its days, its rain and irrigation in storms and waterings of about 10 mm.
  * @returns undefined when rain or evapotranspiration is neither logged nor known for some day: unknown is not dry
  */
 export function dailyWater(
@@ -91,7 +121,10 @@ export function dailyWater(
       const day = (first + i) % YEAR_DAYS;
       const m = month[day] ?? 0;
       const usual = site.climate?.[what][m];
-      return logged[day] ?? (usual === undefined ? whenUnknown : usual / (MONTH_LENGTHS[m] ?? 30));
+      if (logged[day] !== undefined) return logged[day];
+      if (usual === undefined) return whenUnknown;
+      const length = MONTH_LENGTHS[m] ?? 30;
+      return what === 'etMm' ? usual / length : stormOn(day - (MONTH_STARTS[m] ?? 0), usual, length);
     });
     return daily.every((v) => v !== undefined) ? daily : undefined;
   };

@@ -1,16 +1,22 @@
 import type { Nutrient } from '../nutrient/index.js';
 import type { Range } from '../quantity/index.js';
 
-/** What a crop takes up in a season and when: the middle half of its nitrogen falls around `halfDay`. */
+/** What a crop takes up in a season and when. */
 export interface CropTemplate {
   readonly key: string;
   readonly name: string;
   /** Whole-season uptake by the crop, kg of element per ha. Elements not listed are not known, not zero. */
   readonly uptakeKgPerHa: Readonly<Partial<Record<Nutrient, Range>>>;
-  /** Days after planting when half of the nitrogen is in. */
-  readonly halfDay: number;
-  /** Days after planting when nearly all (95 %) is in. */
-  readonly endDay: number;
+  /** When it takes nitrogen up, by the warmth it has had since planting: degree days above a base temperature. */
+  readonly growth: CropGrowth;
+}
+
+export interface CropGrowth {
+  readonly baseC: number;
+  /** Degree days when half of the nitrogen is in. */
+  readonly halfDegreeDays: number;
+  /** Degree days when its uptake ends. */
+  readonly endDegreeDays: number;
 }
 
 const r = (low: number, mid: number, high: number): Range => ({ low, mid, high });
@@ -20,8 +26,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'wheat',
     name: 'Heritage bread wheat',
-    halfDay: 75,
-    endDay: 125,
+    growth: { baseC: 0, halfDegreeDays: 950, endDegreeDays: 1750 },
     uptakeKgPerHa: {
       N: r(80, 110, 150),
       P: r(13, 18, 25),
@@ -35,8 +40,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'garlic',
     name: 'Winter garlic',
-    halfDay: 110,
-    endDay: 170,
+    growth: { baseC: 0, halfDegreeDays: 1350, endDegreeDays: 2000 },
     uptakeKgPerHa: {
       N: r(90, 125, 170),
       P: r(13, 20, 28),
@@ -49,8 +53,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'leek',
     name: 'Leeks',
-    halfDay: 85,
-    endDay: 150,
+    growth: { baseC: 4, halfDegreeDays: 1000, endDegreeDays: 1750 },
     uptakeKgPerHa: {
       N: r(110, 160, 210),
       P: r(14, 22, 30),
@@ -63,8 +66,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'sweetcorn',
     name: 'Sweetcorn',
-    halfDay: 48,
-    endDay: 85,
+    growth: { baseC: 8, halfDegreeDays: 420, endDegreeDays: 850 },
     uptakeKgPerHa: {
       N: r(110, 150, 200),
       P: r(18, 25, 35),
@@ -78,8 +80,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'asparagus',
     name: 'Asparagus bed',
-    halfDay: 90,
-    endDay: 160,
+    growth: { baseC: 5, halfDegreeDays: 800, endDegreeDays: 1600 },
     uptakeKgPerHa: {
       N: r(70, 110, 160),
       P: r(8, 13, 20),
@@ -92,8 +93,7 @@ export const CROPS: readonly CropTemplate[] = [
   {
     key: 'dahlia',
     name: 'Cut dahlias',
-    halfDay: 70,
-    endDay: 130,
+    growth: { baseC: 6, halfDegreeDays: 700, endDegreeDays: 1350 },
     uptakeKgPerHa: {
       N: r(70, 110, 150),
       P: r(12, 18, 26),

@@ -15,3 +15,4 @@ export * from './waterBalance.js';
 export * from './logger.js';
 export * from './irrigationWater.js';
 export * from './jarTest.js';
+export * from './wetness.js';

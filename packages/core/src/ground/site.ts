@@ -3,7 +3,7 @@ import type { Range } from '../quantity/index.js';
 import type { Climate, DailyLog } from './climate.js';
 import type { TemperatureRecord } from './soilTemperature.js';
 
-export const MEDIA = ['mineralSoil', 'organicPotting', 'inertPotting'] as const;
+export const MEDIA = ['mineralSoil', 'halfPotting', 'organicPotting', 'inertPotting'] as const;
 export type Medium = (typeof MEDIA)[number];
 export const TEXTURES = ['sand', 'loam', 'clay', 'peat'] as const;
 export type Texture = (typeof TEXTURES)[number];
@@ -25,10 +25,11 @@ export interface Site {
 }
 
 const BIOLOGY: Readonly<Record<Medium, { readonly range: Range; readonly why: string }>> = {
-  mineralSoil: { range: { low: 1, mid: 1, high: 1 }, why: 'mineral soil is the reference' },
+  mineralSoil: { range: { low: 0.5, mid: 1, high: 1.5 }, why: 'mineral soil is the reference; soils differ' },
+  halfPotting: { range: { low: 0.5, mid: 1, high: 2 }, why: 'half soil, half organic medium: much like soil' },
   organicPotting: {
-    range: { low: 2, mid: 3, high: 4 },
-    why: 'a purely organic potting medium decomposes meals 2–4 times faster in its first weeks',
+    range: { low: 2, mid: 6, high: 10 },
+    why: 'a purely organic potting medium decomposes meals much faster in its first weeks, easing to soil in ten',
   },
   inertPotting: { range: { low: 0.2, mid: 0.3, high: 0.4 }, why: 'sterile, inert media hold few decomposers' },
 };
@@ -39,6 +40,7 @@ export const biologyFactor = (medium: Medium): Figure =>
 
 export const MEDIUM_NAMES: Readonly<Record<Medium, string>> = {
   mineralSoil: 'garden or field soil',
+  halfPotting: 'half soil, half potting mix',
   organicPotting: 'organic potting mix',
   inertPotting: 'inert medium (coir, perlite, rockwool)',
 };

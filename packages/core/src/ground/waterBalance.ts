@@ -3,6 +3,7 @@ import type { Range } from '../quantity/index.js';
 import { dailyWater, loggedDays, type DailyWater } from './climate.js';
 import type { Site, Texture } from './site.js';
 import { YEAR_DAYS } from './soilTemperature.js';
+import { wetness } from './wetness.js';
 
 interface WaterHolding {
   readonly wilting: Range;
@@ -54,58 +55,75 @@ export interface WaterBalance {
   readonly drainedMm: readonly number[];
   /** Share of pore space filled with water, 0–1. */
   readonly waterFilled: readonly number[];
+  /** 0 at wilting, 1 at field capacity, 2 at saturation. */
+  readonly wetness: readonly number[];
   /** Water given back to the air on that day, mm. */
   readonly evaporatedMm: readonly number[];
 }
 
 /**
- * A bucket for the upper 30 cm: each day rain and irrigation come in, evapotranspiration goes out (less as the layer nears wilting), and what is
- * above field capacity drains. Starts at field capacity, as in spring.
+ * A bucket for the upper 30 cm: each day rain and irrigation come in, evapotranspiration goes out (less as the layer nears wilting). What is above
+ * field capacity stays for a day and drains on the next; what the pores cannot hold drains at once.
  *
  * Law: water in = change of storage + water given back to the air + drainage, to rounding.
  * @param water daily mm
  * @param held the middle of the texture's class average unless said
- * @example waterBalance({ rainMm: [20], irrigationMm: [0], etMm: [2] }, 'loam').drainedMm // [18]
+ * @param startMm water in the layer before the first day; field capacity unless said
+ * @example waterBalance({ rainMm: [20, 0], irrigationMm: [0, 0], etMm: [2, 2] }, 'loam').drainedMm // [0, 16]
  */
 export function waterBalance(
   water: DailyWater,
   texture: Texture,
   held: Held = middle(WATER_HOLDING[texture]),
+  startMm: number = held.fieldCapacity * ROOT_LAYER_M * 1000,
 ): WaterBalance {
   const mm = (share: number): number => share * ROOT_LAYER_M * 1000;
   const [wilting, capacity, full] = [mm(held.wilting), mm(held.fieldCapacity), mm(held.saturation)];
-  let stored = capacity;
+  let stored = startMm;
   const days = water.rainMm.map((rain, day) => {
+    const aboveCapacity = Math.max(0, stored - capacity);
     const wetted = stored + rain + (water.irrigationMm[day] ?? 0);
     // Plants take water freely until half of what is available is gone, then less and less.
     const ease = Math.max(0, Math.min(1, (Math.min(wetted, capacity) - wilting) / (0.5 * (capacity - wilting))));
     const evaporated = Math.min((water.etMm[day] ?? 0) * ease, Math.max(0, wetted - wilting));
     const left = wetted - evaporated;
-    const drained = Math.max(0, left - capacity);
+    const fromYesterday = Math.min(aboveCapacity, Math.max(0, left - capacity));
+    const drained = Math.max(fromYesterday, left - full);
     stored = left - drained;
-    return { stored, drained, evaporated, filled: Math.min(1, stored / full) };
+    return { stored, drained, evaporated };
   });
+  const layer = days.map((d) => d.stored);
   return {
-    storedMm: days.map((d) => d.stored),
+    storedMm: layer,
     drainedMm: days.map((d) => d.drained),
-    waterFilled: days.map((d) => d.filled),
+    waterFilled: layer.map((mm) => Math.min(1, mm / full)),
+    wetness: layer.map((mm) => wetness(mm / (ROOT_LAYER_M * 1000), held)),
     evaporatedMm: days.map((d) => d.evaporated),
   };
 }
 
 /**
  * The balance of a site from a date on; undefined where its weather is not known, and in potting media and pots, whose water this is not the model for.
+ * It starts from what the year before that date leaves, not from a full soil.
  * @returns the daily water put in and what the layer made of it
  */
 export function siteWaterBalance(
   site: WateredSite,
   from: string,
   days: number,
+  held: Held = middle(WATER_HOLDING[site.texture]),
 ): { readonly daily: DailyWater; readonly balance: WaterBalance } | undefined {
-  const daily = site.medium === 'mineralSoil' ? dailyWater(site, from, days) : undefined;
-  return daily && { daily, balance: waterBalance(daily, site.texture) };
+  if (site.medium !== 'mineralSoil') return undefined;
+  const daily = dailyWater(site, from, days);
+  // A usual year is the same each year, so the year before is the one that leads up to this day.
+  const before = dailyWater(site, from, YEAR_DAYS);
+  if (!daily || !before) return daily && { daily, balance: waterBalance(daily, site.texture, held) };
+  const start = waterBalance(before, site.texture, held).storedMm.at(-1);
+  return { daily, balance: waterBalance(daily, site.texture, held, start) };
 }
 type WateredSite = Pick<Site, 'climate' | 'logged' | 'texture' | 'medium'>;
+
+const YEAR_START = '2026-01-01';
 
 /** A year's water as figures that open to their working, mm. */
 export interface WaterYear {
@@ -121,13 +139,15 @@ export interface WaterYear {
  * @example waterYear(site)?.drained.value.mid
  */
 export function waterYear(site: WateredSite): WaterYear | undefined {
-  const known = siteWaterBalance(site, '2026-01-01', YEAR_DAYS);
+  const known = siteWaterBalance(site, YEAR_START, YEAR_DAYS);
   if (!known) return undefined;
   const { daily, balance } = known;
   const total = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
   const runs = [
     balance,
-    ...extremes(WATER_HOLDING[site.texture]).map((held) => waterBalance(daily, site.texture, held)),
+    ...extremes(WATER_HOLDING[site.texture]).flatMap(
+      (held) => siteWaterBalance(site, YEAR_START, YEAR_DAYS, held)?.balance ?? [],
+    ),
   ];
   const spread = (what: 'evaporatedMm' | 'drainedMm'): Range => {
     const totals = runs.map((run) => total(run[what]));

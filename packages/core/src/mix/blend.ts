@@ -1,7 +1,7 @@
 import { compoundPerElement, symbolIn } from '../nutrient/index.js';
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { pricePerKg } from '../price/index.js';
-import { midFraction, type Grade, type GradePart, type Product } from '../shelf/index.js';
+import { midSupply, type Grade, type GradePart, type Product } from '../shelf/index.js';
 import { mixture, type Component, type Mixture } from './mixture.js';
 import { solve, type LinearProgram, type LpSolver, type Row } from './linearProgram.js';
 
@@ -50,7 +50,7 @@ export const DEFAULT_TOLERANCE = 0.05;
 
 /** Per product: how much of a grade part a kg of it brings, as a fraction in the part's basis. */
 const contentOf = (products: readonly Product[], part: GradePart): readonly number[] =>
-  products.map((p) => midFraction(p, part.nutrient) * compoundPerElement(part.basis));
+  products.map((p) => midSupply(p, part.nutrient) * compoundPerElement(part.basis));
 
 const largest = (parts: Grade): number => Math.max(...parts.map((p) => p.amount));
 

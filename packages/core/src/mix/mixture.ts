@@ -1,7 +1,7 @@
 import { computed, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
 import { pricePerKg } from '../price/index.js';
-import { inBasis, massFraction, type Product } from '../shelf/index.js';
+import { densityMid, inBasis, supplyFraction, type Product } from '../shelf/index.js';
 import { MixError } from '../errors.js';
 
 /** So much of one product in a mix. */
@@ -42,7 +42,7 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
   const silent: string[] = [];
   const brought: Figure[] = [];
   for (const component of components) {
-    const reading = massFraction(component.product, nutrient);
+    const reading = supplyFraction(component.product, nutrient);
     if (reading.kind === 'figure')
       brought.push(
         times(`${symbol} from ${component.product.name}`, `kg ${symbol}`, [
@@ -116,10 +116,10 @@ export type PartsReading =
 export function readParts(parts: readonly TypedPart[], by: 'weight' | 'volume'): PartsReading {
   if (by === 'weight')
     return { kind: 'components', components: parts.map(({ product, parts: kg }) => ({ product, kg })) };
-  const lacking = parts.filter((p) => p.parts > 0 && p.product.densityKgPerL === undefined).map((p) => p.product.name);
+  const lacking = parts.filter((p) => p.parts > 0 && densityMid(p.product) === undefined).map((p) => p.product.name);
   if (lacking.length > 0) return { kind: 'needsDensity', products: lacking };
   return {
     kind: 'components',
-    components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (product.densityKgPerL ?? 0) })),
+    components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (densityMid(product) ?? 0) })),
   };
 }

@@ -1,3 +1,4 @@
+import { densityMid } from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
 /** One line of a weigh-out: by weight, by volume where the density is known, and as parts. */
@@ -13,13 +14,16 @@ export interface WeighOut {
   readonly partsByVolume: number | undefined;
 }
 
+const litresOf = (kg: number, densityKgPerL: number | undefined): number | undefined =>
+  densityKgPerL === undefined ? undefined : kg / densityKgPerL;
+
 /** A mix scaled to a batch, line by line. @param batchKg mass of the finished batch */
 export function weighOut(mix: Mixture, batchKg: number): readonly WeighOut[] {
   const scale = batchKg / mix.totalKg;
   const lines = mix.components.map(({ product, kg }) => ({
     product,
     kg: kg * scale,
-    litres: product.densityKgPerL === undefined ? undefined : (kg * scale) / product.densityKgPerL,
+    litres: litresOf(kg * scale, densityMid(product)),
   }));
   const leastKg = Math.min(...lines.map((l) => l.kg));
   const volumes = lines.map((l) => l.litres);

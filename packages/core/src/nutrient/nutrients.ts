@@ -100,7 +100,7 @@ export function basesOf(analyte: Analyte): readonly Basis[] {
 
 /**
  * Mass of compound per mass of its element, from atomic weights.
- * @example compoundPerElement('P2O5') // 2.2914
+ * @example compoundPerElement('P2O5') // 2.2913
  */
 export function compoundPerElement(basis: Basis): number {
   if (basis === 'element') return 1;

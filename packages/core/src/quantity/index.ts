@@ -5,3 +5,4 @@ export * from './parseQuantity.js';
 export * from './rate.js';
 export * from './format.js';
 export * from './money.js';
+export * from './words.js';

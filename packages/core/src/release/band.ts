@@ -46,7 +46,7 @@ export function releaseBand(
       numbersFrom(setup.parameters, (range) => triangular(range, uniform())),
     );
     columns.forEach((column, w) => {
-      column[draw] = run.mineral[w * 7] ?? 0;
+      column[draw] = run.available[w * 7] ?? 0;
     });
   }
   columns.forEach((column) => column.sort());

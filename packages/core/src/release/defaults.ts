@@ -39,17 +39,17 @@ export const SHARED_PARAMETERS = {
     unit: '',
     source: 'sigmoid release in thermal time, Trenkel 2010',
   },
-  carbonUse: {
-    label: 'carbon kept by the decomposers (e)',
-    range: r(0.2, 0.4, 0.6),
-    unit: 'kg/kg',
-    source: 'decomposer stoichiometry, Manzoni & Porporato 2009',
+  coatingQ10: {
+    label: 'speed-up of a coating per 10 °C (Q10)',
+    range: r(1.5, 2, 2.5),
+    unit: '×',
+    source: 'typical of polymer coatings',
   },
-  microbialCN: {
-    label: 'C:N of the decomposers',
-    range: r(5, 8, 12),
+  criticalCN: {
+    label: 'C:N above which nitrogen is tied up first',
+    range: r(15, 20, 30),
     unit: 'kg/kg',
-    source: 'decomposer stoichiometry, Manzoni & Porporato 2009',
+    source: 'decomposer stoichiometry, Manzoni & Porporato 2009; decomposers of C:N 8',
   },
   microbialDeathPerDay: {
     label: 'turnover of the decomposers',
@@ -62,6 +62,24 @@ export const SHARED_PARAMETERS = {
     range: r(0.2, 0.3, 0.4),
     unit: 'kg/kg',
     source: CLASS_AVERAGE,
+  },
+  denitrificationPerDay: {
+    label: 'loss of nitrate as gas at 25 °C in ground full of water',
+    range: r(0.01, 0.05, 0.2),
+    unit: '/day',
+    source: 'first order above 80 % of pores filled with water; typical',
+  },
+  wetness: {
+    label: 'how much of the plant-available water is there',
+    range: r(0.5, 0.8, 1),
+    unit: 'of field capacity',
+    source: 'watered garden soil between rains',
+  },
+  soilMineralKgPerHa: {
+    label: 'mineral nitrogen the soil has of its own to lend',
+    range: r(10, 40, 100),
+    unit: 'kg N/ha',
+    source: 'usual range of garden and field soil at planting; a soil test replaces it',
   },
   volatileBelow65: {
     label: 'share of urea lost as ammonia from the surface, soil below pH 6.5',
@@ -81,7 +99,22 @@ export const SHARED_PARAMETERS = {
     unit: 'kg/kg',
     source: 'surface-applied urea without an inhibitor',
   },
+  ammoniumOnLime: {
+    label: 'share of ammonium lost as ammonia from the surface of limy soil',
+    range: r(0.05, 0.15, 0.3),
+    unit: 'kg/kg',
+    source: 'ammonium salts on soil above pH 7.5; sulfate and diammonium phosphate most',
+  },
+  ammoniumOfManure: {
+    label: 'share of the ammonium of manure or urine lost as ammonia from the surface',
+    range: r(0.1, 0.3, 0.6),
+    unit: 'kg/kg',
+    source: 'manures, digestate and urine left on top; a cover of soil or compost lowers it',
+  },
 } as const satisfies Readonly<Record<string, Parameter>>;
+
+/** C:N of decomposers. */
+export const MICROBIAL_CN = 8;
 
 /** How a class of organic material decomposes. */
 export interface OrganicParameters {
@@ -95,7 +128,7 @@ export interface OrganicParameters {
 export const ORGANIC_PARAMETERS: Readonly<Record<OrganicClass, OrganicParameters>> = {
   animalMeal: {
     fastShare: r(0.6, 0.75, 0.9),
-    kFastPerDay: r(0.05, 0.1, 0.2),
+    kFastPerDay: r(0.03, 0.08, 0.2),
     kSlowPerDay: r(0.002, 0.004, 0.008),
     carbonToNitrogen: r(3.5, 4, 4.5),
   },
@@ -108,7 +141,7 @@ export const ORGANIC_PARAMETERS: Readonly<Record<OrganicClass, OrganicParameters
   },
   seedMeal: {
     fastShare: r(0.55, 0.7, 0.85),
-    kFastPerDay: r(0.04, 0.08, 0.15),
+    kFastPerDay: r(0.03, 0.07, 0.15),
     kSlowPerDay: r(0.002, 0.004, 0.008),
     carbonToNitrogen: r(5, 6, 7),
   },
@@ -160,6 +193,13 @@ export const ORGANIC_PARAMETERS: Readonly<Record<OrganicClass, OrganicParameters
     kSlowPerDay: r(0.0002, 0.0005, 0.001),
     carbonToNitrogen: r(200, 350, 500),
   },
+  // Charred: what nitrogen it holds does not come free in this decade.
+  biochar: {
+    fastShare: r(0, 0, 0),
+    kFastPerDay: r(0, 0, 0),
+    kSlowPerDay: r(0, 0, 0),
+    carbonToNitrogen: r(50, 120, 300),
+  },
 };
 
 export const ORGANIC_LABELS: Readonly<
@@ -172,11 +212,10 @@ export const ORGANIC_LABELS: Readonly<
 };
 export const ORGANIC_SOURCE = CLASS_AVERAGE;
 
-/** Plant-available water: the model runs at this share of pore space filled with water until a soil station says otherwise. */
-export const WATER_FILLED_PORE_SPACE: Parameter = {
-  label: 'pore space filled with water',
-  range: r(0.4, 0.55, 0.7),
-  unit: 'm³/m³',
-  source: 'watered garden soil between rains',
+/** Which way an unspecified share of several organic ingredients leans: 0 is equal masses, 1 is all of the first listed. */
+export const LISTING: Parameter = {
+  label: 'how far the first organic ingredient listed outweighs the others',
+  range: r(0, 0.5, 1),
+  unit: 'from equal (0) to all (1)',
+  source: 'ingredients are listed in descending order by custom, not everywhere by law',
 };
-export const WILTING_PORE_SPACE = 0.15;

@@ -1,5 +1,5 @@
 import { bag, featherMeal, line, straw, urea } from '../../test/bags.js';
-import { nitrogenPools } from './nitrogenPools.js';
+import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 
 test('declared forms become pools', () => {
   const reading = nitrogenPools(
@@ -39,12 +39,12 @@ test('the coated footnote is taken out of urea first', () => {
 test('water-insoluble nitrogen is organic, of its ingredient’s class', () =>
   expect(nitrogenPools(featherMeal)).toMatchObject({
     pools: { organic: expect.closeTo(1, 10) },
-    classes: ['animalMeal'],
+    materials: [{ name: 'feather meal' }],
   }));
 
 test('undeclared forms are supposed from the ingredients, and that is said', () => {
   const reading = nitrogenPools(straw);
-  expect(reading).toMatchObject({ kind: 'pools', pools: { organic: 1 }, classes: ['straw'] });
+  expect(reading).toMatchObject({ kind: 'pools', pools: { organic: 1 }, materials: [{ name: 'straw' }] });
   expect(reading.kind === 'pools' && reading.supposed.join()).toMatch(/not declared/);
 });
 
@@ -67,9 +67,28 @@ test.each([
   expect(reading.kind === 'unknown' && reading.why).toMatch(why);
 });
 
+const poolsOf = ({ nitrate, ammonium, urea, coated, organic }: NitrogenPools): number =>
+  nitrate + ammonium + urea + coated + organic;
+
 test('shares of all pools add to one', () => {
   for (const product of [urea, featherMeal, straw]) {
     const reading = nitrogenPools(product);
-    expect(reading.kind === 'pools' && Object.values(reading.pools).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
+    expect(reading.kind === 'pools' && poolsOf(reading.pools)).toBeCloseTo(1, 12);
   }
+});
+
+test('a coated figure is a footnote or a part of its own, as the total says; without a total, as it can be', () => {
+  const coated = (analysis: readonly ReturnType<typeof line>[]) => {
+    const reading = nitrogenPools(
+      bag({ analysis, derivedFrom: ['polymer-coated urea'], longevity: { days: 150, referenceC: 21 } }),
+    );
+    if (reading.kind !== 'pools') throw new Error(reading.why);
+    return [reading.nitrogenFraction * 100, reading.pools.coated, reading.pools.urea].map((x) => Number(x.toFixed(6)));
+  };
+  // 4 % urea and 12 % coated urea in 16 %: a part. 16 % urea of which 12 % coated: a footnote. Each alike: 12/16 coated.
+  expect(coated([line('N', 16), line('N.urea', 4), line('N.coated', 12)])).toEqual([16, 0.75, 0.25]);
+  expect(coated([line('N', 16), line('N.urea', 16), line('N.coated', 12)])).toEqual([16, 0.75, 0.25]);
+  expect(coated([line('N.urea', 4), line('N.coated', 12)])).toEqual([16, 0.75, 0.25]);
+  expect(coated([line('N.urea', 16), line('N.coated', 12)])).toEqual([16, 0.75, 0.25]);
+  expect(coated([line('N.coated', 40)])).toEqual([40, 1, 0]);
 });

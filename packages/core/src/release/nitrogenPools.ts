@@ -1,12 +1,15 @@
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
 import {
+  coatedIsOwnPart,
   massFraction,
+  materialHolds,
   midFraction,
   readIngredients,
   type Material,
-  type OrganicClass,
+  type OrganicMaterial,
   type Product,
 } from '../shelf/index.js';
+import type { CoatedForms } from './state.js';
 
 /** Shares of a product's total nitrogen by pool; they add to 1. */
 export interface NitrogenPools {
@@ -15,14 +18,16 @@ export interface NitrogenPools {
   readonly urea: number;
   readonly coated: number;
   readonly organic: number;
+  /** What comes out of the coated share, as shares of it. */
+  readonly coatedForms: CoatedForms;
 }
 
 export type PoolReading =
   | {
       readonly kind: 'pools';
       readonly pools: NitrogenPools;
-      /** Classes of organic material behind the organic share; empty when there is none. */
-      readonly classes: readonly OrganicClass[];
+      /** The organic materials behind the organic share, in the order they are listed; empty when there is none. */
+      readonly materials: readonly OrganicMaterial[];
       readonly nitrogenFraction: number;
       /** What had to be supposed, in words. */
       readonly supposed: readonly string[];
@@ -55,7 +60,7 @@ export function nitrogenPools(product: Product): PoolReading {
     return { kind: 'unknown', why: 'no nitrogen is declared' };
   const total = reading.figure.value.mid;
   const { known } = readIngredients(product.derivedFrom);
-  const sources = known.filter((m) => m.contains.includes('N'));
+  const sources = known.filter((m) => materialHolds(m, 'N').kind !== 'none');
   const supposed: string[] = [];
 
   const declared = Object.fromEntries(
@@ -74,44 +79,71 @@ export function nitrogenPools(product: Product): PoolReading {
     );
   }
 
-  let coatedLeft = forms.coated ?? 0;
-  const uncoated = (form: NitrogenForm): number => {
-    const amount = forms[form] ?? 0;
-    const taken = Math.min(amount, coatedLeft);
-    coatedLeft -= taken;
-    return amount - taken;
-  };
-  const urea = uncoated('urea');
-  const ammonium = uncoated('ammoniacal');
-  const nitrate = uncoated('nitrate');
+  const { free, coatedForms } = splitCoated(product, forms, sources);
   const coated = forms.coated ?? 0;
   const organicDeclared = (forms.waterInsoluble ?? 0) + (forms.waterSolubleOrganic ?? 0);
-  const undeclared = Math.max(0, total - urea - ammonium - nitrate - coated - organicDeclared);
+  const undeclared = Math.max(0, total - free.urea - free.ammonium - free.nitrate - coated - organicDeclared);
   // Labels round to 0.05 %; what is missing beyond that, or beyond a fiftieth of a weak liquid's total, is nitrogen nobody named.
   const unnamed = undeclared > Math.min(0.0005, total / 50) ? undeclared : 0;
   const organic = organicDeclared + unnamed;
   if (unnamed > 0) supposed.push('nitrogen beyond the declared forms is taken as organic');
 
-  const classes = [...new Set(sources.map((m) => m.organic).filter((c): c is OrganicClass => c !== undefined))];
-  if (organic > 0 && classes.length === 0)
+  const materials = sources.filter((m): m is OrganicMaterial => m.organic !== undefined);
+  if (organic > 0 && materials.length === 0)
     return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };
-  if (organic > 0 && classes.length > 1)
-    supposed.push('several organic ingredients are listed without shares; their class averages are weighed equally');
+  if (organic > 0 && materials.length > 1)
+    supposed.push(
+      'several organic ingredients are listed without shares; they are weighed by mass, the first listed as the most',
+    );
   if (coated > 0 && !product.longevity)
     return { kind: 'unknown', why: 'it is coated, but the rated longevity is not entered' };
 
-  const whole = urea + ammonium + nitrate + coated + organic;
+  const whole = free.urea + free.ammonium + free.nitrate + coated + organic;
   return {
     kind: 'pools',
     pools: {
-      nitrate: nitrate / whole,
-      ammonium: ammonium / whole,
-      urea: urea / whole,
+      nitrate: free.nitrate / whole,
+      ammonium: free.ammonium / whole,
+      urea: free.urea / whole,
       coated: coated / whole,
       organic: organic / whole,
+      coatedForms,
     },
-    classes: organic > 0 ? classes : [],
+    materials: organic > 0 ? materials : [],
     nitrogenFraction: total,
     supposed,
   };
+}
+
+const AS_UREA: CoatedForms = { urea: 1, ammonium: 0, nitrate: 0 };
+
+/**
+ * What of the soluble forms lies free, and what comes out of the coating. Where the coated figure is a footnote on the forms above it, it is
+ * taken out of urea first, then ammoniacal, then nitrate; where it is a part of its own, the ingredients say what is inside.
+ */
+function splitCoated(
+  product: Product,
+  forms: Partial<Record<NitrogenForm, number>>,
+  sources: readonly Material[],
+): { readonly free: { urea: number; ammonium: number; nitrate: number }; readonly coatedForms: CoatedForms } {
+  const free = { urea: forms.urea ?? 0, ammonium: forms.ammoniacal ?? 0, nitrate: forms.nitrate ?? 0 };
+  const coated = forms.coated ?? 0;
+  if (coated <= 0) return { free, coatedForms: AS_UREA };
+  if (coatedIsOwnPart(product)) {
+    const brought = new Set(sources.flatMap((m) => m.nitrogen));
+    if (brought.has('urea') || !(brought.has('ammoniacal') || brought.has('nitrate')))
+      return { free, coatedForms: AS_UREA };
+    const ammonium = brought.has('ammoniacal') ? (brought.has('nitrate') ? 0.5 : 1) : 0;
+    return { free, coatedForms: { urea: 0, ammonium, nitrate: 1 - ammonium } };
+  }
+  let left = coated;
+  const inside = { urea: 0, ammonium: 0, nitrate: 0 };
+  for (const form of ['urea', 'ammonium', 'nitrate'] as const) {
+    const taken = Math.min(free[form], left);
+    free[form] -= taken;
+    inside[form] = taken / coated;
+    left -= taken;
+  }
+  inside.urea += left / coated;
+  return { free, coatedForms: inside };
 }

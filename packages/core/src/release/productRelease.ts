@@ -1,12 +1,16 @@
 import { computed, type Figure } from '../figure/index.js';
 import {
+  cropOf,
+  firstSoaking,
+  ROOT_LAYER_M,
   siteSoilTemperature,
   siteWaterBalance,
   waterAssumptions,
   type Site,
   type WaterBalance,
 } from '../ground/index.js';
-import type { Product } from '../shelf/index.js';
+import { readIngredients, type Product } from '../shelf/index.js';
+import { nitrogenDemand } from './demand.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor, type ParameterFigures } from './parameters.js';
 import { relevantParameters } from './relevant.js';
@@ -35,20 +39,32 @@ export type ProductRelease =
     }
   | { readonly kind: 'unknown'; readonly product: Product; readonly why: string };
 
-/** How the dose is placed: worked in, or left on the surface for so many days before 12 mm of water. */
+/** How much is applied and how: worked in, or left on the surface for so many days before 12 mm of water. */
 export interface Placement {
   readonly daysOnSurface: number;
+  /** kg N/ha, 100 unless said: against it stand what the soil can lend and what the crop takes up. */
+  readonly doseKgPerHa?: number;
 }
+const USUAL_DOSE_KG_PER_HA = 100;
+/** How deep "worked in" is, m. */
+export const WORKED_IN_M = 0.15;
 
-/** What a site does to any dose from its planting date on: warmth, and water where rain and evapotranspiration are known. */
+/** What a site does to any dose from its planting date on: warmth, what its crop takes up, and water where rain and evapotranspiration are known. */
 export interface SiteDays {
   readonly temperatureC: readonly number[];
+  /** kg N/ha at the end of each day. */
+  readonly demandKgPerHa: readonly number[];
   readonly water: WaterBalance | undefined;
+  /** Days until the first logged water of 12 mm or more; undefined when none is logged. */
+  readonly soakedAfterDays: number | undefined;
 }
 export function siteDays(site: Site): SiteDays {
+  const temperatureC = siteSoilTemperature(site, site.plantedOn, RELEASE_DAYS);
   return {
-    temperatureC: siteSoilTemperature(site, site.plantedOn, RELEASE_DAYS),
+    temperatureC,
+    demandKgPerHa: nitrogenDemand(cropOf(site.crop), temperatureC),
     water: siteWaterBalance(site, site.plantedOn, RELEASE_DAYS)?.balance,
+    soakedAfterDays: firstSoaking(site, site.plantedOn, RELEASE_DAYS),
   };
 }
 
@@ -57,17 +73,23 @@ export function productRelease(
   product: Product,
   site: Site,
   placement: Placement,
-  { temperatureC, water }: SiteDays = siteDays(site),
+  { temperatureC, demandKgPerHa, water, soakedAfterDays }: SiteDays = siteDays(site),
 ): ProductRelease {
   const reading = nitrogenPools(product);
   if (reading.kind === 'unknown') return { kind: 'unknown', product, why: reading.why };
-  const parameters = parametersFor(reading.classes, site.medium, site.pH, product.carbonToNitrogen);
+  const fromManure = readIngredients(product.derivedFrom).known.some((m) => m.traits.includes('pathogens'));
+  const measuredCN = product.carbonToNitrogen;
+  const parameters = parametersFor(reading.materials, site.medium, site.pH, { measuredCN, fromManure });
   const around: Surroundings = {
     temperatureC,
-    daysOnSurface: placement.daysOnSurface,
+    daysOnSurface: Math.min(placement.daysOnSurface, soakedAfterDays ?? Infinity),
+    workedInM: WORKED_IN_M,
+    layerM: ROOT_LAYER_M,
+    doseKgPerHa: placement.doseKgPerHa ?? USUAL_DOSE_KG_PER_HA,
+    lifeEases: site.medium === 'organicPotting',
+    demandKgPerHa,
     longevity: product.longevity,
-    waterFilled: water?.waterFilled,
-    drainage: water,
+    water,
   };
   const run = simulate(reading.pools, around, numbersFrom(parameters));
   const assumptions = [
@@ -76,7 +98,7 @@ export function productRelease(
   ];
   const available = computed(
     `Nitrogen of ${product.name} available by week ${RELEASE_WEEKS}`,
-    (run.mineral[RELEASE_DAYS] ?? 0) * 100,
+    (run.available[RELEASE_DAYS] ?? 0) * 100,
     '% of the bag’s N',
     'simulate',
     `followed day by day through soluble, urea, coated and organic pools at the plot’s soil temperature${water ? ', with the plot’s own rain and evapotranspiration' : ''}`,

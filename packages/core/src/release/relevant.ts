@@ -1,31 +1,32 @@
 import type { Figure } from '../figure/index.js';
 import type { NitrogenPools } from './nitrogenPools.js';
 import type { ParameterFigures } from './parameters.js';
-import type { ReleaseParameters, Surroundings } from './simulate.js';
+import type { Surroundings } from './simulate.js';
 
 /** The assumptions that actually move this product's curve: a nitrate salt has no decomposers to suppose. */
 export function relevantParameters(
   pools: NitrogenPools,
-  figures: ParameterFigures,
-  { daysOnSurface, waterFilled }: Pick<Surroundings, 'daysOnSurface' | 'waterFilled'>,
+  { shared, organic, listing }: ParameterFigures,
+  { daysOnSurface, water }: Pick<Surroundings, 'daysOnSurface' | 'water'>,
 ): readonly Figure[] {
-  const keys: (keyof ReleaseParameters)[] = [];
-  const hasUrea = pools.urea + pools.coated > 0;
-  if (pools.organic > 0)
-    keys.push(
-      'fastShare',
-      'kFastPerDay',
-      'kSlowPerDay',
-      'carbonToNitrogen',
-      'carbonUse',
-      'microbialCN',
-      'microbialDeathPerDay',
-      'humified',
-      'biology',
-    );
-  if (pools.coated > 0) keys.push('weibullShape');
-  if (hasUrea) keys.push('ureaHydrolysisPerDay');
-  if (hasUrea && daysOnSurface > 0) keys.push('volatileShare');
-  if (hasUrea || pools.organic > 0) keys.push('q10', ...(waterFilled ? [] : (['waterFilled'] as const)));
-  return keys.map((key) => figures[key]);
+  const figures: Figure[] = [];
+  const hasUrea = pools.urea + pools.coated * pools.coatedForms.urea > 0;
+  if (organic.length > 0) {
+    const several = organic.length > 1;
+    for (const { name, nitrogenPercent, ...rest } of organic) {
+      const own = Object.values(rest).map((f) => (several ? { ...f, label: `${f.label}, ${name}` } : f));
+      figures.push(...own.filter((f) => f.how.kind === 'assumption'), ...(several ? [nitrogenPercent] : []));
+    }
+    if (several) figures.push(listing);
+    figures.push(shared.criticalCN, shared.microbialDeathPerDay, shared.humified, shared.biology);
+    if (organic.some((o) => o.carbonToNitrogen.value.high > shared.criticalCN.value.low))
+      figures.push(shared.soilMineralKgPerHa);
+  }
+  if (pools.coated > 0) figures.push(shared.weibullShape, shared.coatingQ10);
+  if (hasUrea) figures.push(shared.ureaHydrolysisPerDay);
+  if (hasUrea && daysOnSurface > 0) figures.push(shared.volatileShare);
+  if (pools.ammonium > 0 && daysOnSurface > 0) figures.push(shared.volatileAmmonium);
+  if (hasUrea || organic.length > 0) figures.push(shared.q10, ...(water ? [] : [shared.wetness]));
+  if (water) figures.push(shared.denitrificationPerDay);
+  return figures;
 }

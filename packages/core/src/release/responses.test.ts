@@ -1,23 +1,29 @@
 import { nitrogenDemand } from './demand.js';
-import { cropOf } from '../ground/index.js';
-import { coatedRelease, moistureResponse, temperatureResponse } from './responses.js';
+import { cropOf, siteSoilTemperature } from '../ground/index.js';
+import { coatedRelease, coatingResponse, easedLife, moistureResponse, temperatureResponse } from './responses.js';
 
-test('temperature: doubles every 10 °C with Q10 2, stops in frost', () => {
+test('temperature: doubles every 10 °C with Q10 2, eases in a line to nothing between 2 and 0 °C', () => {
   expect(temperatureResponse(25, 2)).toBe(1);
   expect(temperatureResponse(15, 2)).toBe(0.5);
   expect(temperatureResponse(5, 3)).toBeCloseTo(1 / 9, 12);
-  expect(temperatureResponse(0, 2)).toBe(0);
+  expect(temperatureResponse(2, 2)).toBeCloseTo(2 ** -2.3, 12);
+  expect(temperatureResponse(1, 2)).toBeCloseTo(0.5 * 2 ** -2.4, 12);
+  expect(temperatureResponse(1e-6, 2)).toBeLessThan(1e-6);
+  expect([0, -5].map((t) => temperatureResponse(t, 2))).toEqual([0, 0]);
 });
 
-test('moisture: nothing at wilting, full at 60 % of pore space, a fifth at saturation', () => {
-  expect([0.1, 0.15, 0.375, 0.6, 1].map(moistureResponse)).toEqual([
-    0,
-    0,
-    expect.closeTo(0.5, 12),
-    1,
-    expect.closeTo(0.2, 12),
-  ]);
+test('a coating has its own response: no frost, its own reference', () => {
+  expect(coatingResponse(21, 2, 21)).toBe(1);
+  expect(coatingResponse(11, 2, 21)).toBe(0.5);
+  expect(coatingResponse(-4, 2.5, 21)).toBeCloseTo(2.5 ** -2.5, 12);
 });
+
+test('moisture: nothing at wilting, half at half of the plant-available water, full at field capacity, a fifth at saturation', () => {
+  expect([-1, 0, 0.5, 1, 1.5, 2, 3].map(moistureResponse)).toEqual([0, 0, 0.5, 1, 0.6, expect.closeTo(0.2, 12), 0.2]);
+});
+
+test('life of a potting mix: whole for two weeks, half way at six, that of soil from ten weeks on', () =>
+  expect([0, 14, 42, 70, 200].map((day) => easedLife(6, day))).toEqual([6, 6, 3.5, 1, 1]));
 
 test.each([1.2, 1.8, 2.5])('coating of shape %p: 80 %% is out at the rated longevity', (shape) => {
   expect(coatedRelease(150, 150, shape)).toBeCloseTo(0.8, 12);
@@ -25,9 +31,28 @@ test.each([1.2, 1.8, 2.5])('coating of shape %p: 80 %% is out at the rated longe
   expect(coatedRelease(75, 150, shape)).toBeLessThan(0.8);
 });
 
-test('demand: half is in at the half day, 95 % at the end day', () => {
+test('demand: nothing at planting, all at the end and no more after, half about half way in its warmth', () => {
   const wheat = cropOf('wheat');
-  const demand = nitrogenDemand(wheat, 200);
-  expect(demand[75]).toBeCloseTo(55, 10);
-  expect(demand[125]).toBeCloseTo(0.95 * 110, 6);
+  const { halfDegreeDays, endDegreeDays } = wheat.growth;
+  const demand = nitrogenDemand(
+    wheat,
+    Array.from({ length: 200 }, () => 10),
+  );
+  expect(demand[0]).toBe(0);
+  expect(demand[endDegreeDays / 10]).toBeCloseTo(110, 9);
+  expect(demand[200]).toBe(110);
+  // By hand: g = ln 19 ÷ 800, L(0) = 1 ÷ (1 + e^(950 g)) = 0.0294, so half of L is (0.5 − 0.0294) ÷ (0.95 − 0.0294) of the uptake.
+  expect(demand[halfDegreeDays / 10]! / 110).toBeCloseTo((0.5 - 0.02941) / (0.95 - 0.02941), 3);
+});
+
+test('garlic planted in October does not feed through the winter, and is not done in April', () => {
+  const [oct, valley] = ['2026-10-15', [3.8, 3.9, 5.8, 8.9, 12.8, 16.2, 18.3, 17.9, 15.1, 11.2, 7.2, 4.7]] as const;
+  const demand = nitrogenDemand(
+    cropOf('garlic'),
+    siteSoilTemperature({ temperature: { kind: 'monthly', meansC: valley } }, oct, 270),
+  );
+  const by = (days: number): number => demand[days]! / demand[270]!;
+  expect(by(90)).toBeLessThan(0.1);
+  expect(by(180)).toBeLessThan(0.35);
+  expect(by(250)).toBeGreaterThan(0.9);
 });

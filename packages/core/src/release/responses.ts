@@ -1,20 +1,26 @@
-import { WILTING_PORE_SPACE } from './defaults.js';
-
-/** Temperature response f_T = Q10^((T − Tref)/10), zero below 0 °C. @example temperatureResponse(15, 2) // 0.5 */
+/**
+ * Temperature response f_T = Q10^((T − Tref)/10) (Stanford, Frere & Schwaninger 1973), easing in a line to nothing between 2 and
+ * 0 °C, so that there is no jump at frost.
+ * @example temperatureResponse(15, 2) // 0.5
+ */
 export const temperatureResponse = (temperatureC: number, q10: number, referenceC = 25): number =>
-  temperatureC <= 0 ? 0 : q10 ** ((temperatureC - referenceC) / 10);
+  temperatureC <= 0 ? 0 : Math.min(1, temperatureC / 2) * q10 ** ((temperatureC - referenceC) / 10);
+
+/** Temperature response of a coating: its own Q10, no frost, no moisture. @example coatingResponse(11, 2, 21) // 0.5 */
+export const coatingResponse = (temperatureC: number, q10: number, referenceC: number): number =>
+  q10 ** ((temperatureC - referenceC) / 10);
 
 /**
- * Moisture response f_W: 0 at wilting, rising linearly to 1 at 60 % water-filled pore space, falling to 0.2 at
- * saturation (after Linn and Doran 1984).
- * @param waterFilled share of pore space filled with water, 0–1
+ * Moisture response f_W: by plant-available water from 0 at wilting to 1 at field capacity (after Myers, Campbell & Weier 1982),
+ * falling to 0.2 at saturation (after Linn & Doran 1984).
+ * @param wet as `wetness` gives it
  */
-export function moistureResponse(waterFilled: number): number {
-  const BEST = 0.6;
-  if (waterFilled <= WILTING_PORE_SPACE) return 0;
-  if (waterFilled <= BEST) return (waterFilled - WILTING_PORE_SPACE) / (BEST - WILTING_PORE_SPACE);
-  return Math.max(0.2, 1 - (0.8 * (waterFilled - BEST)) / (1 - BEST));
-}
+export const moistureResponse = (wet: number): number =>
+  wet <= 1 ? Math.max(0, wet) : Math.max(0.2, 1 - 0.8 * (wet - 1));
+
+/** How far a medium's life still is from mineral soil: all of it for two weeks, then easing to nothing at ten weeks. */
+export const easedLife = (biology: number, day: number): number =>
+  1 + (biology - 1) * Math.max(0, Math.min(1, (70 - day) / 56));
 
 /**
  * Cumulative share released from a coating, Weibull in thermal time: F(τ) = 1 − exp(−(τ/λ)^m), λ such that F is 0.80 at

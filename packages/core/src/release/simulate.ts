@@ -1,25 +1,28 @@
 import type { NitrogenPools } from './nitrogenPools.js';
-import { coatedRelease, moistureResponse, temperatureResponse } from './responses.js';
+import { easedLife } from './responses.js';
+import { add, emptyLayer, nitrateIn, type Dose, type NitrogenState } from './state.js';
+import { step, type Laws } from './step.js';
 
-/** Plain numbers for one run; the ranges behind them are in `defaults.ts`. */
-export interface ReleaseParameters {
-  readonly q10: number;
-  readonly nitrificationPerDay: number;
-  readonly ureaHydrolysisPerDay: number;
-  readonly weibullShape: number;
-  readonly carbonUse: number;
-  readonly microbialCN: number;
-  readonly microbialDeathPerDay: number;
-  readonly humified: number;
-  /** Share of hydrolysed urea lost while it lies on the surface. */
-  readonly volatileShare: number;
+/** How one organic material of a dose decomposes, and what share of the dose's organic nitrogen is its own. */
+export interface OrganicNumbers {
+  readonly share: number;
   readonly fastShare: number;
   readonly kFastPerDay: number;
   readonly kSlowPerDay: number;
   readonly carbonToNitrogen: number;
-  /** Life in the medium relative to mineral soil. */
+}
+
+/** Plain numbers for one run; the ranges behind them are in `defaults.ts`. */
+export interface ReleaseParameters extends Laws {
+  /** Share of ammonium left on the surface that goes off as ammonia. */
+  readonly volatileAmmonium: number;
+  /** Life in the medium relative to mineral soil, in its first weeks. */
   readonly biology: number;
-  readonly waterFilled: number;
+  /** 0 at wilting, 1 at field capacity, when no weather says. */
+  readonly wetness: number;
+  /** Mineral nitrogen that the soil has of its own, kg/ha. */
+  readonly soilMineralKgPerHa: number;
+  readonly organic: readonly OrganicNumbers[];
 }
 
 /** What happens around the dose. */
@@ -28,142 +31,129 @@ export interface Surroundings {
   readonly temperatureC: readonly number[];
   /** Days the dose lies on the surface before it is worked in or watered in by 12 mm; 0 when worked in at once. */
   readonly daysOnSurface: number;
-  /** Share of pore space filled with water on each day, from rain and evapotranspiration; the parameter's constant when missing. */
-  readonly waterFilled?: readonly number[] | undefined;
-  /** Water that drains below the layer on each day and what the layer still holds, mm; nothing is leached when missing. */
-  readonly drainage?: { readonly drainedMm: readonly number[]; readonly storedMm: readonly number[] } | undefined;
+  /** How deep it is worked in, m. */
+  readonly workedInM: number;
+  /** Depth of the layer that is watched, m. */
+  readonly layerM: number;
+  /** kg N/ha applied: what the soil can lend and the crop can take are measured against it. */
+  readonly doseKgPerHa: number;
+  /** Whether the medium's first life eases to that of mineral soil over ten weeks. */
+  readonly lifeEases: boolean;
+  /** The layer's water on each day; the parameter's constant wetness, and no drainage, when missing. */
+  readonly water?:
+    | {
+        readonly wetness: readonly number[];
+        readonly waterFilled: readonly number[];
+        readonly drainedMm: readonly number[];
+        readonly storedMm: readonly number[];
+      }
+    | undefined;
+  /** What the crop takes up by the end of each day, kg N/ha, index 0 the start; nothing when missing. */
+  readonly demandKgPerHa?: readonly number[] | undefined;
   readonly longevity: { readonly days: number; readonly referenceC: number } | undefined;
 }
 
-/** Shares of the nitrogen applied, at the end of each day; index 0 is the day of application before anything happens. */
-export interface ReleaseRun {
-  /** Ammonium + nitrate made available so far, what drained away since included, less what decomposers took from the soil: negative while nitrogen is tied up. */
-  readonly mineral: Float64Array;
-  readonly urea: Float64Array;
-  readonly coated: Float64Array;
-  readonly undecomposed: Float64Array;
-  readonly microbial: Float64Array;
-  readonly humus: Float64Array;
-  readonly volatilised: Float64Array;
-  /** The part of `mineral` that drained below the layer as nitrate, as if no crop took any. */
-  readonly leached: Float64Array;
-  /** The nitrate still in the layer, never below zero. */
-  readonly nitrate: Float64Array;
+const RECORDED = [
+  'available',
+  'mineral',
+  'takenUp',
+  'urea',
+  'coated',
+  'undecomposed',
+  'microbial',
+  'humus',
+  'volatilised',
+  'leached',
+  'denitrified',
+  'nitrate',
+] as const;
+
+/**
+ * Shares of the nitrogen applied, at the end of each day; index 0 is the day of application before anything happens. `mineral` is ammonium
+ * and nitrate in the layer, less what decomposers owe the soil: negative while nitrogen is tied up. `available` is that and what the crop has
+ * taken up of it: what drained away or went off as gas is not in it. `nitrate` is part of `mineral`.
+ */
+export type ReleaseRun = Readonly<Record<(typeof RECORDED)[number], Float64Array>>;
+
+const toDose = (pools: NitrogenPools, around: Surroundings, p: ReleaseParameters): Dose => ({
+  nitrate: pools.nitrate,
+  ammonium: pools.ammonium,
+  urea: pools.urea,
+  coated: pools.coated,
+  coatedForms: pools.coatedForms,
+  longevity: around.longevity,
+  organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: pools.organic * share })),
+  volatileAmmonium: p.volatileAmmonium,
+  workedInM: around.daysOnSurface > 0 ? 'surface' : around.workedInM,
+});
+
+const sum = <T>(list: readonly T[], of: (item: T) => number): number => list.reduce((total, x) => total + of(x), 0);
+
+function record(run: ReleaseRun, day: number, state: NitrogenState, microbialCN: number): void {
+  const nitrate = nitrateIn(state);
+  run.nitrate[day] = nitrate;
+  run.mineral[day] = state.ammonium + state.exposedAmmonium + nitrate - state.lent;
+  run.takenUp[day] = state.takenUp;
+  run.available[day] = (run.mineral[day] ?? 0) + state.takenUp;
+  run.urea[day] = state.urea + state.surfaceUrea;
+  run.coated[day] = sum(state.coated, (c) => c.applied - c.released);
+  run.undecomposed[day] = sum(state.organic, (o) => (o.fastC + o.slowC) / o.carbonToNitrogen);
+  run.microbial[day] = state.microbialC / microbialCN;
+  run.humus[day] = state.humus;
+  run.volatilised[day] = state.volatilised;
+  run.leached[day] = state.leached;
+  run.denitrified[day] = state.denitrified;
 }
 
 /**
- * One dose of 1 kg N followed day by day through the pools: soluble forms, urea, coating, and a fast and a slow organic
- * pool decomposed by microbes that keep their own C:N (Manzoni & Porporato 2009), all scaled by temperature
- * (Stanford, Frere & Schwaninger 1973), moisture and the medium's life. With
- * drainage, the layer's nitrate leaves with its water: each day drained ÷ (drained + stored) of it (after Burns 1974).
- *
- * Daily steps are exact exponentials, so every step conserves nitrogen to rounding:
- * mineral + urea + coated + undecomposed + microbial + humus + volatilised = 1.
- *
+ * One dose of 1 kg N followed day by day by `step`, in a layer that holds nothing else of it.
+ * @param stepsADay how finely the day is cut; one gives what more give, to half a per cent
  * @returns arrays of length days + 1, kg N per kg N applied
+ * @example simulate(pools, around, parameters).available[28] // share the crop can have had by week 4
  */
-export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseParameters): ReleaseRun {
+export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseParameters, stepsADay = 1): ReleaseRun {
   const days = around.temperatureC.length;
-  const make = (): Float64Array => new Float64Array(days + 1);
-  const run: ReleaseRun = {
-    mineral: make(),
-    urea: make(),
-    coated: make(),
-    undecomposed: make(),
-    microbial: make(),
-    humus: make(),
-    volatilised: make(),
-    leached: make(),
-    nitrate: make(),
-  };
-  const usualMoisture = moistureResponse(p.waterFilled);
-
-  let nitrate = pools.nitrate;
-  let ammonium = pools.ammonium;
-  /** Nitrogen the decomposers have borrowed from the soil beyond what the dose had available. */
-  let borrowed = 0;
-  let { urea } = pools;
-  let coatedReleased = 0;
-  let thermalDays = 0;
-  let fastC = pools.organic * p.fastShare * p.carbonToNitrogen;
-  let slowC = pools.organic * (1 - p.fastShare) * p.carbonToNitrogen;
-  let microbialC = 0;
-  let humus = 0;
-  let volatilised = 0;
-  let leached = 0;
-
-  const record = (day: number): void => {
-    run.mineral[day] = ammonium + nitrate + leached - borrowed;
-    run.nitrate[day] = nitrate;
-    run.urea[day] = urea;
-    run.coated[day] = pools.coated * (1 - coatedReleased);
-    run.undecomposed[day] = (fastC + slowC) / p.carbonToNitrogen;
-    run.microbial[day] = microbialC / p.microbialCN;
-    run.humus[day] = humus;
-    run.volatilised[day] = volatilised;
-    run.leached[day] = leached;
-  };
-  record(0);
-
+  const run = Object.fromEntries(RECORDED.map((name) => [name, new Float64Array(days + 1)])) as ReleaseRun;
+  const state = emptyLayer(around.layerM, p.soilMineralKgPerHa / around.doseKgPerHa);
+  add(state, toDose(pools, around, p));
+  record(run, 0, state, p.microbialCN);
+  const { water, demandKgPerHa: demand } = around;
   for (let day = 0; day < days; day++) {
-    const temperatureC = around.temperatureC[day] ?? 0;
-    const filled = around.waterFilled?.[day];
-    const moisture = filled === undefined ? usualMoisture : moistureResponse(filled);
-    const warmth = temperatureResponse(temperatureC, p.q10) * moisture;
-    const life = warmth * p.biology;
-
-    if (around.longevity && pools.coated > 0) {
-      thermalDays += temperatureResponse(temperatureC, p.q10, around.longevity.referenceC);
-      const released = coatedRelease(thermalDays, around.longevity.days, p.weibullShape);
-      urea += pools.coated * (released - coatedReleased);
-      coatedReleased = released;
-    }
-
-    const hydrolysed = urea * (1 - Math.exp(-p.ureaHydrolysisPerDay * warmth));
-    const lost = day < around.daysOnSurface ? hydrolysed * p.volatileShare : 0;
-    urea -= hydrolysed;
-    volatilised += lost;
-
-    const fastGone = fastC * (1 - Math.exp(-p.kFastPerDay * life));
-    const slowGone = slowC * (1 - Math.exp(-p.kSlowPerDay * life));
-    const died = microbialC * (1 - Math.exp(-p.microbialDeathPerDay * life));
-    const eaten = fastGone + slowGone;
-    fastC -= fastGone;
-    slowC -= slowGone;
-    microbialC += p.carbonUse * eaten - died;
-    humus += (p.humified * died) / p.microbialCN;
-    const net =
-      eaten / p.carbonToNitrogen - (p.carbonUse * eaten) / p.microbialCN + ((1 - p.humified) * died) / p.microbialCN;
-
-    ammonium += hydrolysed - lost + net;
-    // Decomposers take ammonium first, then nitrate, then what the soil itself holds; debts are repaid first.
-    if (ammonium < 0) {
-      const fromNitrate = Math.min(nitrate, -ammonium);
-      nitrate -= fromNitrate;
-      borrowed += -ammonium - fromNitrate;
-      ammonium = 0;
-    } else if (borrowed > 0) {
-      const repaid = Math.min(borrowed, ammonium);
-      borrowed -= repaid;
-      ammonium -= repaid;
-    }
-    const nitrified = ammonium * (1 - Math.exp(-p.nitrificationPerDay * warmth));
-    ammonium -= nitrified;
-    nitrate += nitrified;
-    const drained = around.drainage?.drainedMm[day] ?? 0;
-    if (drained > 0) {
-      const washed = (nitrate * drained) / (drained + (around.drainage?.storedMm[day] ?? 0));
-      nitrate -= washed;
-      leached += washed;
-    }
-    record(day + 1);
+    const uptake = demand ? ((demand[day + 1] ?? 0) - (demand[day] ?? 0)) / around.doseKgPerHa : 0;
+    for (let part = 0; part < stepsADay; part++)
+      step(
+        state,
+        {
+          temperatureC: around.temperatureC[day] ?? 0,
+          wetness: water?.wetness[day] ?? p.wetness,
+          waterFilled: water?.waterFilled[day] ?? 0,
+          biology: around.lifeEases ? easedLife(p.biology, day + part / stepsADay) : p.biology,
+          settles: part === 0 && day === around.daysOnSurface && day > 0,
+          drainedMm: water?.drainedMm[day] ?? 0,
+          cellMm: (water?.storedMm[day] ?? 0) / state.nitrate.length,
+          uptake,
+        },
+        p,
+        1 / stepsADay,
+      );
+    record(run, day + 1, state, p.microbialCN);
   }
   return run;
 }
 
 /** Everything the nitrogen can be in on a day, added up: 1 when the balance closes. */
 export const nitrogenBalance = (run: ReleaseRun, day: number): number =>
-  [run.mineral, run.urea, run.coated, run.undecomposed, run.microbial, run.humus, run.volatilised].reduce(
-    (s, pool) => s + (pool[day] ?? 0),
-    0,
+  sum(
+    [
+      run.available,
+      run.urea,
+      run.coated,
+      run.undecomposed,
+      run.microbial,
+      run.humus,
+      run.volatilised,
+      run.leached,
+      run.denitrified,
+    ],
+    (pool) => pool[day] ?? 0,
   );

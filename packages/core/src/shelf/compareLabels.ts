@@ -2,6 +2,7 @@ import { ANALYTES, type Analyte } from '../nutrient/index.js';
 import { overlap, type Range } from '../quantity/index.js';
 import { directionWords } from './directions.js';
 import { massFraction, type Reading } from './massFraction.js';
+import { densityMid } from './density.js';
 import type { Offer, Product } from './product.js';
 
 /** How one nutrient stands in two versions of a label. Ranges that overlap are a tie. */
@@ -63,7 +64,7 @@ export function compareLabels(before: Product, after: Product): LabelComparison 
     ['name', before.name, after.name],
     ['grade line', before.grade ?? '', after.grade ?? ''],
     ['form', before.form, after.form],
-    ['density, kg/L', String(before.densityKgPerL ?? ''), String(after.densityKgPerL ?? '')],
+    ['density, kg/L', String(densityMid(before) ?? ''), String(densityMid(after) ?? '')],
     ['ingredients only here', list(gone), list(come)],
     ['order of ingredients', moved ? list(before.derivedFrom) : '', moved ? list(after.derivedFrom) : ''],
     ['package sizes', packages(before.offers), packages(after.offers)],

@@ -1,4 +1,4 @@
-import { parseNumber } from '../quantity/index.js';
+import { exact, parseNumber, type Range } from '../quantity/index.js';
 import type { DeclaredValue } from './product.js';
 
 export type ParsedDeclared =
@@ -55,3 +55,15 @@ export function scaleDeclared(value: DeclaredValue, factor: number, figures = 6)
       return { kind: 'below', limit: by(value.limit) };
   }
 }
+
+/** A declared value with its bounds; below detection it may be anything from nothing to the limit. */
+export const declaredRange = (value: DeclaredValue): Range => {
+  switch (value.kind) {
+    case 'number':
+      return exact(value.value);
+    case 'range':
+      return { low: value.low, mid: value.mid, high: value.high };
+    case 'below':
+      return { low: 0, mid: value.limit / 2, high: value.limit };
+  }
+};

@@ -1,6 +1,7 @@
 import { computed, constant, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import type { Nutrient } from '../nutrient/index.js';
 import { rateFactor, rateRange, rateUnit, scaleRange, unitOf } from '../quantity/index.js';
+import { densityFigure } from './density.js';
 import { massFraction } from './massFraction.js';
 import type { Direction, Product } from './product.js';
 
@@ -17,9 +18,9 @@ const unknown = (why: string): Diluted => ({ kind: 'unknown', why });
  * @example dilutedMgPerL(bag, { amount: 5, unit: 'mL', per: { amount: 1, unit: 'L of water' }, use: '', perYear: undefined }, 'N') // 5 % N at 1.2 kg/L: 6 g × 0.05 ÷ 1.005 L = 299 mg/L
  */
 export function dilutedMgPerL(product: Product, direction: Direction, nutrient: Nutrient): Diluted {
-  const { densityKgPerL } = product;
+  const density = densityFigure(product);
   const byVolume = unitOf(direction.unit).dimension === 'volume';
-  if (byVolume && densityKgPerL === undefined) return unknown('its density is not entered');
+  if (byVolume && !density) return unknown('its density is not entered');
   const reading = massFraction(product, nutrient);
   if (reading.kind !== 'figure') return unknown(reading.kind === 'below' ? 'below detection' : 'not declared');
   const rate = literal('dilution', rateRange(direction), rateUnit(direction), 'label', 'product record');
@@ -36,9 +37,7 @@ export function dilutedMgPerL(product: Product, direction: Direction, nutrient: 
             'by definition',
           ),
         ]);
-  const mass = byVolume
-    ? times('its mass', 'g/L', [amount, literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record')])
-    : amount;
+  const mass = byVolume && density ? times('its mass', 'g/L', [amount, density]) : amount;
   const water = constant('water', 1, 'L', 'one litre');
   const volume = byVolume
     ? sum('volume of the feed', 'L', [

@@ -50,7 +50,8 @@ function splitDigits(digits: string): readonly (readonly number[])[] {
       const numbers = parts.map(Number);
       if (parts.every(whole) && numbers.reduce((a, b) => a + b, 0) <= 100) readings.push(numbers);
     }
-  return readings;
+  // The commoner first: bags whose numbers are nearer to each other are the more usual ones.
+  return readings.sort((a, b) => Math.max(...a) - Math.max(...b));
 }
 
 function readAdditions(text: string): Grade | undefined {
@@ -99,7 +100,7 @@ export const withStrokes = (text: string): string =>
  * A fourth bare number is sulfur on some bags and magnesium on others, so it is asked; run-together digits with more
  * than one reading are offered, never guessed.
  *
- * @example parseGrade('1200') // several: 1-20-0 or 12-0-0
+ * @example parseGrade('1200') // several: 12-0-0 or 1-20-0
  */
 export function parseGrade(input: string): ParsedGrade {
   const dashed = withStrokes(input.replace(/[−–]/g, '-'));

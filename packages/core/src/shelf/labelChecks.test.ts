@@ -12,18 +12,36 @@ test('a sound label passes without a word', () => {
   expect(labelChecks(potash)).toEqual([]);
 });
 
-test('nitrogen forms that do not add to the total are told with the difference: 4 + 11 against 16', () => {
-  expect(message({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11)] }, 'nitrogen.parts')).toMatch(
-    /15 %.*16 %: 1 % apart/,
+test('nitrogen forms that do not add to the total are told with the difference: 4 + 9 against 16', () => {
+  expect(message({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 9)] }, 'nitrogen.parts')).toMatch(
+    /13 %.*16 %: 3 % apart/,
   );
 });
-test('rounding of 0.05 % absolute is let through, more is not', () => {
-  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.95)] })).not.toContain(
+test.each([
+  // Half of the last digit printed for each of two parts and the total: 0.5 × 3 = 1.5 %, 0.05 × 3 = 0.15 %, 0.005 × 3 = 0.015 %.
+  [16, 4, 10.5, true],
+  [16, 4, 11, false],
+  [16.1, 4.1, 11.8, true],
+  [16.1, 4.1, 11.9, false],
+  [16, 4, 11.98, true],
+  [16, 4, 11.99, false],
+])('total %p of %p and %p: told %p', (total, ammoniacal, urea, told) =>
+  expect(
+    codes({ analysis: [line('N', total), line('N.ammoniacal', ammoniacal), line('N.urea', urea)] }).includes(
+      'nitrogen.parts',
+    ),
+  ).toBe(told),
+);
+test('a coated part of its own counts with the others, a footnote does not', () => {
+  expect(codes({ analysis: [line('N', 16), line('N.urea', 4), line('N.coated', 12)] })).not.toContain('nitrogen.parts');
+  expect(codes({ analysis: [line('N', 16), line('N.urea', 16), line('N.coated', 12)] })).not.toContain(
     'nitrogen.parts',
   );
-  expect(codes({ analysis: [line('N', 16), line('N.ammoniacal', 4), line('N.urea', 11.9)] })).toContain(
-    'nitrogen.parts',
-  );
+  expect(codes({ analysis: [line('N', 16), line('N.urea', 9), line('N.coated', 12)] })).toContain('nitrogen.parts');
+});
+test('a grade of more than the whole bag is a contradiction', () => {
+  expect(message({ grade: '46-50-20', analysis: [] }, 'grade.over100')).toMatch(/116 %/);
+  expect(codes({ grade: '0-52-34', analysis: [] })).not.toContain('grade.over100');
 });
 test('the coated footnote is part of the forms above it', () =>
   expect(

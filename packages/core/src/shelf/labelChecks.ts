@@ -7,9 +7,13 @@ import {
   type Nutrient,
 } from '../nutrient/index.js';
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
-import { declaredRange, elementFigure, massFraction, midFraction } from './massFraction.js';
+import { declaredRange } from './declaredValue.js';
+import { densityMid } from './density.js';
+import { elementFigure, massFraction, midFraction } from './massFraction.js';
+import { materialHolds } from './library/contents.js';
+import { coatedIsOwnPart } from './nitrogenForms.js';
 import { parseGrade, type Grade } from './grade.js';
-import { readIngredients } from './materials.js';
+import { readIngredients, type Material } from './materials.js';
 import type { AnalysisFigure, Product } from './product.js';
 
 /** One finding on a label. `impossible` may not be saved; a `warning` never blocks; a `note` explains. */
@@ -23,10 +27,9 @@ export interface Finding {
 
 export type LabelFacts = Pick<Product, 'grade' | 'analysis' | 'derivedFrom' | 'densityKgPerL'>;
 
-const TOLERANCE = 0.0005;
 const percent = (fraction: number): string => `${formatTrimmed(fraction * 100)} %`;
 
-function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
+function impossibleValues({ analysis, ...label }: LabelFacts): Finding[] {
   return analysis.flatMap((line, i): Finding[] => {
     const { low, mid, high } = declaredRange(line.value);
     const path = `analysis.${i}.value`;
@@ -50,7 +53,7 @@ function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
         },
       ];
     const perVolume = line.unit === '% w/v' || line.unit === 'g/L';
-    const most = perVolume ? (densityKgPerL ?? 2.5) : 1;
+    const most = perVolume ? (densityMid(label) ?? 2.5) : 1;
     const factor = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 }[line.unit];
     return high * factor > most + 1e-9
       ? [
@@ -65,29 +68,40 @@ function impossibleValues({ analysis, densityKgPerL }: LabelFacts): Finding[] {
   });
 }
 
+/** Digits behind the point of a declared number. */
+const decimalsOf = (line: AnalysisFigure): number => {
+  const [, digits = ''] = /\.(\d+)$/.exec(String(declaredRange(line.value).mid)) ?? [];
+  return digits.length;
+};
+
+/**
+ * How far the nitrogen forms may add up from their total by rounding alone: half of the last digit printed, for each part and the total, as a
+ * fraction by mass.
+ */
+export function roundingAllowance(lines: readonly AnalysisFigure[]): number {
+  const decimals = Math.max(0, ...lines.map(decimalsOf));
+  const perUnit = lines.every((l) => l.unit === 'g/kg' || l.unit === 'g/L') ? 1e-3 : 0.01;
+  return 0.5 * 10 ** -decimals * perUnit * lines.length;
+}
+
 function nitrogenParts(label: LabelFacts): Finding[] {
   const total = label.analysis.some((l) => l.analyte === 'N') ? massFraction(label, 'N') : undefined;
-  if (total?.kind !== 'figure') return [];
-  const parts = NITROGEN_FORMS.map((form) => ({ form, reading: massFraction(label, `N.${form}`) })).filter(
-    (p) => p.reading.kind === 'figure',
-  );
-  const fractionOf = (p: (typeof parts)[number]): number =>
-    p.reading.kind === 'figure' ? p.reading.figure.value.mid : 0;
-  const forms = parts.filter((p) => p.form !== 'coated');
-  if (forms.length === 0) return [];
-  const sumForms = forms.reduce((s, p) => s + fractionOf(p), 0);
-  const coated = parts.filter((p) => p.form === 'coated').reduce((s, p) => s + fractionOf(p), 0);
+  if (total?.kind !== 'figure' || !total.declared) return [];
+  const parts = NITROGEN_FORMS.filter((form) => form !== 'coated' || coatedIsOwnPart(label))
+    .map((form) => massFraction(label, `N.${form}`))
+    .filter((reading) => reading.kind === 'figure');
+  if (parts.length === 0) return [];
+  const sum = parts.reduce((s, p) => s + p.figure.value.mid, 0);
   const declared = total.figure.value.mid;
-  // The coated footnote is usually part of the forms above it; on some labels it is a form of its own.
-  const agrees = [sumForms, sumForms + coated].some((s) => Math.abs(s - declared) <= TOLERANCE + 1e-12);
-  return agrees
+  const lines = [total.declared, ...parts.flatMap((p) => p.declared ?? [])];
+  return Math.abs(sum - declared) <= roundingAllowance(lines) + 1e-12
     ? []
     : [
         {
           code: 'nitrogen.parts',
           severity: 'warning',
           path: 'analysis',
-          message: `The nitrogen forms add to ${percent(sumForms)}, the total says ${percent(declared)}: ${percent(Math.abs(sumForms - declared))} apart.`,
+          message: `The nitrogen forms add to ${percent(sum)}, the total says ${percent(declared)}: ${percent(Math.abs(sum - declared))} apart.`,
         },
       ];
 }
@@ -136,7 +150,26 @@ function gradeLine(label: LabelFacts): Finding[] {
         message: `${parsed.question} Write it with dashes.`,
       },
     ];
-  return [...bracketed(parsed.grade, parsed.elements ?? []), ...againstAnalysis(label, parsed.grade)];
+  return [
+    ...gradeOver100(parsed.grade),
+    ...bracketed(parsed.grade, parsed.elements ?? []),
+    ...againstAnalysis(label, parsed.grade),
+  ];
+}
+
+/** The numbers of a grade are shares of one bag: together they cannot be more than it. */
+function gradeOver100(grade: Grade): Finding[] {
+  const sum = grade.reduce((s, p) => s + p.amount, 0);
+  return sum > 100
+    ? [
+        {
+          code: 'grade.over100',
+          severity: 'warning',
+          path: 'grade',
+          message: `The grade adds to ${formatGiven(sum)} %, more than the whole bag: one of its numbers is off.`,
+        },
+      ]
+    : [];
 }
 
 /** Half of the last figure a bracket usually gives, and the rounding of the oxide beside it, in per cent of the element. */
@@ -196,32 +229,32 @@ const WORTH_DECLARING: readonly Nutrient[] = ['Cl', 'Na'];
 
 function ingredients(label: LabelFacts): Finding[] {
   const { known, complete } = readIngredients(label.derivedFrom);
-  const carried = new Set(known.flatMap((m) => m.contains));
+  const inQuantity = (e: Nutrient): readonly Material[] => known.filter((m) => materialHolds(m, e).kind === 'typical');
   const present = label.analysis.filter(
     (l): l is AnalysisFigure & { analyte: Nutrient } =>
       !l.analyte.startsWith('N.') && l.value.kind !== 'below' && declaredRange(l.value).mid > 0,
   );
   const unexplained = complete
     ? present
-        .filter((l) => !carried.has(l.analyte) && massFractionAtLeast(label, l.analyte, 0.005))
+        .filter((l) => inQuantity(l.analyte).length === 0 && massFractionAtLeast(label, l.analyte, 0.005))
         .map((l): Finding => ({
           code: 'ingredient.missing',
           severity: 'warning',
           path: 'derivedFrom',
-          message: `${analyteName(l.analyte)} is declared, but none of the listed materials contains it.`,
+          message: `${analyteName(l.analyte)} is declared, but none of the listed materials holds it in quantity.`,
         }))
     : [];
-  const silent = WORTH_DECLARING.filter((e) => carried.has(e) && !label.analysis.some((l) => l.analyte === e)).map(
-    (e): Finding => {
-      const from = known.filter((m) => m.contains.includes(e)).map((m) => m.name);
-      return {
-        code: 'ingredient.silent',
-        severity: 'warning',
-        path: 'derivedFrom',
-        message: `${from.join(' and ')} brings ${analyteName(e)}, which the label does not give a figure for.`,
-      };
-    },
-  );
+  const silent = WORTH_DECLARING.filter(
+    (e) => inQuantity(e).length > 0 && !label.analysis.some((l) => l.analyte === e),
+  ).map((e): Finding => {
+    const from = inQuantity(e).map((m) => m.name);
+    return {
+      code: 'ingredient.silent',
+      severity: 'warning',
+      path: 'derivedFrom',
+      message: `${from.join(' and ')} brings ${analyteName(e)}, which the label does not give a figure for.`,
+    };
+  });
   return [...unexplained, ...silent];
 }
 
@@ -250,7 +283,7 @@ function extracts(label: LabelFacts): Finding[] {
   return label.analysis.flatMap((line, i): Finding[] => {
     const total = label.analysis.find((l) => l.analyte === line.analyte && !l.extract);
     if (!line.extract || !total || line.value.kind === 'below' || total.value.kind === 'below') return [];
-    const [part, whole] = [line, total].map((l) => elementFigure(l, label.densityKgPerL).value);
+    const [part, whole] = [line, total].map((l) => elementFigure(l, label).value);
     if (!part || !whole || part.low <= whole.high) return [];
     return [
       {

@@ -10,8 +10,11 @@ import {
   type Basis,
   type Nutrient,
 } from '../nutrient/index.js';
-import { exact, scaleRange, type Range } from '../quantity/index.js';
-import type { AnalysisFigure, AnalysisUnit, DeclaredValue, Product } from './product.js';
+import { divideRanges, scaleRange } from '../quantity/index.js';
+import { declaredRange } from './declaredValue.js';
+import { densityFigure } from './density.js';
+import { coatedIsOwnPart } from './nitrogenForms.js';
+import type { AnalysisFigure, AnalysisUnit, Product } from './product.js';
 
 /** What a product says of an analyte, as mass of the element per mass of product. */
 export type Reading =
@@ -31,17 +34,6 @@ const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
 };
 const isPerVolume = (unit: AnalysisUnit): boolean => unit === '% w/v' || unit === 'g/L';
 
-export const declaredRange = (value: DeclaredValue): Range => {
-  switch (value.kind) {
-    case 'number':
-      return exact(value.value);
-    case 'range':
-      return { low: value.low, mid: value.mid, high: value.high };
-    case 'below':
-      return { low: 0, mid: value.limit / 2, high: value.limit };
-  }
-};
-
 /** The most trusted line for an analyte: a total before what only an extract holds, then measured before label before published before typical before guess. */
 function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
   let best: AnalysisFigure | undefined;
@@ -53,7 +45,7 @@ const rankOf = ({ extract, provenance }: AnalysisFigure): number =>
   (extract ? PROVENANCES.length : 0) + PROVENANCES.indexOf(provenance);
 
 /** A line as mass of its element per mass of product. */
-export function elementFigure(line: AnalysisFigure, densityKgPerL: number | undefined): Figure {
+export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'densityKgPerL'>): Figure {
   const element = elementOf(line.analyte);
   const name = analyteName(line.analyte);
   const declared = literal(
@@ -77,10 +69,10 @@ export function elementFigure(line: AnalysisFigure, densityKgPerL: number | unde
       `${line.unit} as a fraction by mass${basisWords}`,
       [declared],
     );
-  const density = literal('density', densityKgPerL ?? 1, 'kg/L', 'label', 'product record');
+  const density = densityFigure(product) ?? constant('density', 1, 'kg/L', 'not entered: taken as water');
   return computed(
     `${name}, as ${element}`,
-    scaleRange(declared.value, factor / (densityKgPerL ?? 1)),
+    divideRanges(scaleRange(declared.value, factor), density.value) ?? scaleRange(declared.value, factor),
     'kg/kg',
     'perVolumeToFraction',
     `mass per litre ÷ density${basisWords}`,
@@ -88,9 +80,9 @@ export function elementFigure(line: AnalysisFigure, densityKgPerL: number | unde
   );
 }
 
-/** Total N when only its forms are declared. The coated footnote is part of the forms, not another form. */
+/** Total N when only its forms are declared. A coated footnote is part of the forms; a coated part of its own counts with them. */
 function nitrogenFromForms(product: Source): Reading {
-  const parts = NITROGEN_FORMS.filter((form) => form !== 'coated')
+  const parts = NITROGEN_FORMS.filter((form) => form !== 'coated' || coatedIsOwnPart(product))
     .map((form) => massFraction(product, `N.${form}`))
     .filter((reading) => reading.kind === 'figure')
     .map((reading) => reading.figure);
@@ -111,8 +103,8 @@ function nitrogenFromForms(product: Source): Reading {
 export function massFraction(product: Source, analyte: Analyte): Reading {
   const line = bestLine(product.analysis, analyte);
   if (!line) return analyte === 'N' ? nitrogenFromForms(product) : { kind: 'notDeclared' };
-  if (isPerVolume(line.unit) && !product.densityKgPerL) return { kind: 'needsDensity', declared: line };
-  const figure = elementFigure(line, product.densityKgPerL);
+  if (isPerVolume(line.unit) && product.densityKgPerL === undefined) return { kind: 'needsDensity', declared: line };
+  const figure = elementFigure(line, product);
   return line.value.kind === 'below'
     ? { kind: 'below', limit: figure, declared: line }
     : { kind: 'figure', figure, declared: line };

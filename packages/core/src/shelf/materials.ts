@@ -1,4 +1,4 @@
-import type { Nutrient, NitrogenForm } from '../nutrient/index.js';
+import type { NitrogenForm } from '../nutrient/index.js';
 import type { OrganicClass } from './organicClass.js';
 
 /** Traits that decide what may not be mixed and what must be said beside a material. */
@@ -24,13 +24,14 @@ export interface Material {
   readonly key: string;
   readonly name: string;
   readonly aliases: readonly string[];
-  /** Elements it carries in quantity; traces are not listed. */
-  readonly contains: readonly Nutrient[];
   /** Forms of nitrogen it brings, when it brings any declared form. */
   readonly nitrogen: readonly NitrogenForm[];
   readonly organic: OrganicClass | undefined;
   readonly traits: readonly Trait[];
 }
+
+/** A material that decomposes. */
+export type OrganicMaterial = Material & { readonly organic: OrganicClass };
 
 interface Extra {
   readonly aliases?: readonly string[];
@@ -38,171 +39,178 @@ interface Extra {
   readonly organic?: OrganicClass;
   readonly traits?: readonly Trait[];
 }
-const material = (name: string, contains: string, extra: Extra = {}): Material => ({
+const material = (name: string, extra: Extra = {}): Material => ({
   key: name.replace(/\s+/g, '-'),
   name,
   aliases: extra.aliases ?? [],
-  contains: contains.split(' ').filter(Boolean) as Nutrient[],
   nitrogen: extra.nitrogen ?? (extra.organic ? ['waterInsoluble', 'waterSolubleOrganic'] : []),
   organic: extra.organic,
   traits: extra.traits ?? [],
 });
 
-/** Materials the program knows by name. Elements from their chemistry; classes from domain practice. */
+/** Materials the program knows by name. What each holds stands in the library alone (`materialHolds`). */
 export const MATERIALS: readonly Material[] = [
-  material('urea', 'N', { nitrogen: ['urea'], traits: ['urea'] }),
-  material('polymer-coated urea', 'N', {
+  material('urea', { nitrogen: ['urea'], traits: ['urea'] }),
+  material('polymer-coated urea', {
     aliases: ['coated urea', 'sulfur-coated urea'],
     nitrogen: ['urea', 'coated'],
     traits: ['urea'],
   }),
-  material('ammonium sulfate', 'N S', {
+  material('ammonium sulfate', {
     aliases: ['sulfate of ammonia', 'ammonium sulphate'],
     nitrogen: ['ammoniacal'],
     traits: ['ammonium', 'sulfate'],
   }),
-  material('ammonium nitrate', 'N', {
+  material('ammonium nitrate', {
     nitrogen: ['nitrate', 'ammoniacal'],
     traits: ['ammonium', 'ammoniumNitrate', 'oxidiser'],
   }),
-  material('calcium ammonium nitrate', 'N Ca', {
+  material('calcium ammonium nitrate', {
     nitrogen: ['nitrate', 'ammoniacal'],
     traits: ['ammonium', 'calciumSalt', 'oxidiser'],
   }),
-  material('calcium nitrate', 'N Ca', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['calciumSalt', 'oxidiser'] }),
-  material('potassium nitrate', 'N K', {
+  material('calcium nitrate', { nitrogen: ['nitrate', 'ammoniacal'], traits: ['calciumSalt', 'oxidiser'] }),
+  material('potassium nitrate', {
     aliases: ['nitrate of potash', 'saltpetre'],
     nitrogen: ['nitrate'],
     traits: ['oxidiser'],
   }),
-  material('sodium nitrate', 'N Na', {
+  material('sodium nitrate', {
     aliases: ['nitrate of soda'],
     nitrogen: ['nitrate'],
     traits: ['sodium', 'oxidiser'],
   }),
-  material('magnesium nitrate', 'N Mg', { nitrogen: ['nitrate'], traits: ['oxidiser'] }),
-  material('monoammonium phosphate', 'N P', {
+  material('magnesium nitrate', { nitrogen: ['nitrate'], traits: ['oxidiser'] }),
+  material('monoammonium phosphate', {
     aliases: ['map', 'ammonium dihydrogen phosphate'],
     nitrogen: ['ammoniacal'],
     traits: ['ammonium', 'phosphate'],
   }),
-  material('diammonium phosphate', 'N P', {
+  material('diammonium phosphate', {
     aliases: ['dap'],
     nitrogen: ['ammoniacal'],
     traits: ['ammonium', 'phosphate'],
   }),
-  material('ammonium phosphate', 'N P', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
-  material('monopotassium phosphate', 'P K', {
+  material('ammonium phosphate', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('monopotassium phosphate', {
     aliases: ['mkp', 'potassium dihydrogen phosphate'],
     traits: ['phosphate'],
   }),
-  material('superphosphate', 'P Ca S', {
+  material('superphosphate', {
     aliases: ['single superphosphate'],
     traits: ['superphosphate', 'phosphate', 'calciumSalt', 'sulfate'],
   }),
-  material('triple superphosphate', 'P Ca', { traits: ['superphosphate', 'phosphate', 'calciumSalt'] }),
-  material('rock phosphate', 'P Ca', {
+  material('triple superphosphate', { traits: ['superphosphate', 'phosphate', 'calciumSalt'] }),
+  material('rock phosphate', {
     aliases: ['phosphate rock', 'soft rock phosphate'],
     traits: ['dusty', 'metals'],
   }),
-  material('bone meal', 'N P Ca', { aliases: ['steamed bone meal'], organic: 'animalMeal', traits: ['dusty'] }),
-  material('potassium sulfate', 'K S', {
+  material('bone meal', { aliases: ['steamed bone meal'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('potassium sulfate', {
     aliases: ['sulfate of potash', 'potassium sulphate', 'sulphate of potash'],
     traits: ['sulfate'],
   }),
-  material('potassium chloride', 'K Cl', { aliases: ['muriate of potash', 'muriate'], traits: ['chloride'] }),
-  material('potassium magnesium sulfate', 'K Mg S', {
+  material('potassium chloride', { aliases: ['muriate of potash', 'muriate'], traits: ['chloride'] }),
+  material('potassium magnesium sulfate', {
     aliases: ['sulfate of potash magnesia', 'langbeinite'],
     traits: ['sulfate'],
   }),
-  material('magnesium sulfate', 'Mg S', { aliases: ['epsom salt', 'magnesium sulphate'], traits: ['sulfate'] }),
-  material('kieserite', 'Mg S', { aliases: ['magnesium sulfate monohydrate'], traits: ['sulfate'] }),
-  material('gypsum', 'Ca S', { aliases: ['calcium sulfate', 'calcium sulphate'], traits: ['calciumSalt', 'sulfate'] }),
-  material('limestone', 'Ca Mg', { aliases: ['calcium carbonate', 'garden lime', 'chalk'], traits: ['lime', 'dusty'] }),
-  material('dolomite', 'Ca Mg', { aliases: ['dolomitic limestone'], traits: ['lime', 'dusty'] }),
-  material('wood ash', 'K Ca Mg P', { traits: ['lime', 'dusty'] }),
-  material('elemental sulfur', 'S', { aliases: ['sulfur', 'sulphur'], traits: ['dusty'] }),
-  material('borax', 'B Na', { aliases: ['sodium borate'] }),
-  material('boric acid', 'B'),
-  material('iron chelate', 'Fe', { aliases: ['chelated iron', 'iron edta'] }),
-  material('iron sulfate', 'Fe S', { aliases: ['ferrous sulfate'], traits: ['sulfate'] }),
-  material('manganese sulfate', 'Mn S', { traits: ['sulfate'] }),
-  material('zinc sulfate', 'Zn S', { traits: ['sulfate'] }),
-  material('copper sulfate', 'Cu S', { traits: ['sulfate'] }),
-  material('sodium molybdate', 'Mo Na'),
-  material('hydrated lime', 'Ca', { aliases: ['slaked lime', 'calcium hydroxide'], traits: ['lime', 'dusty'] }),
-  material('greensand', 'K Fe Mg Si', { aliases: ['glauconite'], traits: ['dusty'] }),
-  material('granite dust', 'K Si', { traits: ['dusty'] }),
-  material('basalt dust', 'K Ca Mg Fe Si', { aliases: ['basalt rock dust', 'rock dust'], traits: ['dusty'] }),
-  material('diatomaceous earth', 'Si', { traits: ['dusty'] }),
-  material('potassium silicate', 'K Si'),
-  material('zeolite', 'Si K Ca Na', { aliases: ['clinoptilolite'], traits: ['dusty'] }),
-  material('feather meal', 'N S', { organic: 'animalMeal', traits: ['dusty'] }),
-  material('blood meal', 'N P Fe', { aliases: ['dried blood'], organic: 'animalMeal', traits: ['dusty'] }),
-  material('fish meal', 'N P Ca K', { organic: 'animalMeal', traits: ['dusty'] }),
-  material('wool', 'N S K', { aliases: ['wool pellets', 'sheep wool'], organic: 'keratinPellet' }),
-  material('soybean meal', 'N K P', { aliases: ['soya meal'], organic: 'seedMeal' }),
-  material('cottonseed meal', 'N K P', { organic: 'seedMeal' }),
-  material('rape meal', 'N K P S', { aliases: ['rapeseed meal', 'canola meal'], organic: 'seedMeal' }),
-  material('alfalfa meal', 'N K Ca', { aliases: ['lucerne meal'], organic: 'alfalfaMeal' }),
-  material('poultry manure', 'N P K Ca Mg S', {
+  material('magnesium sulfate', { aliases: ['epsom salt', 'magnesium sulphate'], traits: ['sulfate'] }),
+  material('kieserite', { aliases: ['magnesium sulfate monohydrate'], traits: ['sulfate'] }),
+  material('gypsum', { aliases: ['calcium sulfate', 'calcium sulphate'], traits: ['calciumSalt', 'sulfate'] }),
+  material('limestone', { aliases: ['calcium carbonate', 'garden lime', 'chalk'], traits: ['lime', 'dusty'] }),
+  material('dolomite', { aliases: ['dolomitic limestone'], traits: ['lime', 'dusty'] }),
+  material('wood ash', { traits: ['lime', 'dusty'] }),
+  material('elemental sulfur', { aliases: ['sulfur', 'sulphur'], traits: ['dusty'] }),
+  material('borax', { aliases: ['sodium borate'] }),
+  material('boric acid'),
+  material('iron chelate', { aliases: ['chelated iron', 'iron edta'] }),
+  material('iron sulfate', { aliases: ['ferrous sulfate'], traits: ['sulfate'] }),
+  material('manganese sulfate', { traits: ['sulfate'] }),
+  material('zinc sulfate', { traits: ['sulfate'] }),
+  material('copper sulfate', { traits: ['sulfate'] }),
+  material('sodium molybdate'),
+  material('hydrated lime', { aliases: ['slaked lime', 'calcium hydroxide'], traits: ['lime', 'dusty'] }),
+  material('greensand', { aliases: ['glauconite'], traits: ['dusty'] }),
+  material('granite dust', { traits: ['dusty'] }),
+  material('basalt dust', { aliases: ['basalt rock dust', 'rock dust'], traits: ['dusty'] }),
+  material('diatomaceous earth', { traits: ['dusty'] }),
+  material('potassium silicate'),
+  material('zeolite', { aliases: ['clinoptilolite'], traits: ['dusty'] }),
+  material('feather meal', { organic: 'animalMeal', traits: ['dusty'] }),
+  material('blood meal', { aliases: ['dried blood'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('fish meal', { organic: 'animalMeal', traits: ['dusty'] }),
+  material('wool', { aliases: ['wool pellets', 'sheep wool'], organic: 'keratinPellet' }),
+  material('soybean meal', { aliases: ['soya meal'], organic: 'seedMeal' }),
+  material('cottonseed meal', { organic: 'seedMeal' }),
+  material('rape meal', { aliases: ['rapeseed meal', 'canola meal'], organic: 'seedMeal' }),
+  material('alfalfa meal', { aliases: ['lucerne meal'], organic: 'alfalfaMeal' }),
+  material('poultry manure', {
     aliases: ['chicken manure', 'poultry litter', 'dried poultry manure'],
     organic: 'poultryManure',
     traits: ['pathogens'],
   }),
-  material('composted manure', 'N P K Ca Mg', {
+  material('composted manure', {
     aliases: ['composted cattle manure'],
     organic: 'compostedManure',
     traits: ['pathogens'],
   }),
-  material('green compost', 'N P K Ca Mg', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
-  material('green cuttings', 'N K Ca', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
-  material('straw', 'N P K Ca', { organic: 'straw' }),
-  material('wood chips', '', { organic: 'woodChips' }),
-  material('rolled grain', 'N P K', { organic: 'wholeGrain' }),
-  material('vinasse', 'N K S Na', { aliases: ['molasses extract'], organic: 'seedMeal' }),
-  material('meat and bone meal', 'N P Ca', { organic: 'animalMeal', traits: ['dusty'] }),
-  material('horn meal', 'N P S', { aliases: ['hoof and horn'], organic: 'animalMeal', traits: ['dusty'] }),
-  material('shrimp meal', 'N P Ca', { aliases: ['crab meal'], organic: 'animalMeal', traits: ['dusty'] }),
-  material('linseed meal', 'N P K', { organic: 'seedMeal' }),
-  material('corn gluten meal', 'N', { organic: 'seedMeal' }),
-  material('castor meal', 'N P K', { aliases: ['castor pomace'], organic: 'seedMeal', traits: ['poisonousToPets'] }),
-  material('spent brewers grain', 'N P', { aliases: ['brewers grain'], organic: 'wholeGrain' }),
-  material('malt culms', 'N P K', { aliases: ['malt sprouts'], organic: 'seedMeal' }),
-  material('cocoa husk', 'N P K', { aliases: ['cocoa shell'], organic: 'alfalfaMeal', traits: ['poisonousToPets'] }),
-  material('cattle manure', 'N P K', { aliases: ['cow manure'], organic: 'compostedManure', traits: ['pathogens'] }),
-  material('horse manure', 'N P K', { organic: 'compostedManure', traits: ['pathogens'] }),
-  material('sheep manure', 'N P K', { organic: 'compostedManure', traits: ['pathogens'] }),
-  material('rabbit manure', 'N P K', { organic: 'poultryManure', traits: ['pathogens'] }),
-  material('mushroom compost', 'N P K Ca S', { organic: 'greenCompost' }),
-  material('worm compost', 'N P K Ca', { aliases: ['vermicompost', 'worm castings'], organic: 'greenCompost' }),
-  material('leaf mould', 'N K', { aliases: ['leaf mold'], organic: 'greenCompost' }),
-  material('biosolids', 'N P Fe', {
+  material('green compost', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
+  material('green cuttings', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
+  material('straw', { organic: 'straw' }),
+  material('wood chips', { organic: 'woodChips' }),
+  material('rolled grain', { organic: 'wholeGrain' }),
+  material('vinasse', { aliases: ['molasses extract'], organic: 'seedMeal' }),
+  material('meat and bone meal', { organic: 'animalMeal', traits: ['dusty'] }),
+  material('horn meal', { aliases: ['hoof and horn'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('shrimp meal', { aliases: ['crab meal'], organic: 'animalMeal', traits: ['dusty'] }),
+  material('linseed meal', { organic: 'seedMeal' }),
+  material('corn gluten meal', { organic: 'seedMeal' }),
+  material('castor meal', { aliases: ['castor pomace'], organic: 'seedMeal', traits: ['poisonousToPets'] }),
+  material('spent brewers grain', { aliases: ['brewers grain', 'wet brewers grain'], organic: 'wholeGrain' }),
+  material('dried brewers grain', { organic: 'wholeGrain' }),
+  material('yeast', { aliases: ['bakers yeast', 'dried yeast', 'brewers yeast'], organic: 'seedMeal' }),
+  material('milk', { aliases: ['cow milk', 'whole milk'], organic: 'seedMeal' }),
+  material('sugar', { aliases: ['table sugar', 'sucrose'] }),
+  material('bones', { aliases: ['kitchen bones', 'meat bones'], organic: 'animalMeal', traits: ['pathogens'] }),
+  material('banana peel', { aliases: ['banana peels', 'banana skin'], organic: 'greenCuttings' }),
+  material('malt culms', { aliases: ['malt sprouts'], organic: 'seedMeal' }),
+  material('cocoa husk', { aliases: ['cocoa shell'], organic: 'alfalfaMeal', traits: ['poisonousToPets'] }),
+  material('cattle manure', { aliases: ['cow manure'], organic: 'compostedManure', traits: ['pathogens'] }),
+  material('horse manure', { organic: 'compostedManure', traits: ['pathogens'] }),
+  material('sheep manure', { organic: 'compostedManure', traits: ['pathogens'] }),
+  material('rabbit manure', { organic: 'poultryManure', traits: ['pathogens'] }),
+  material('mushroom compost', { organic: 'greenCompost' }),
+  material('worm compost', { aliases: ['vermicompost', 'worm castings'], organic: 'greenCompost' }),
+  material('leaf mould', { aliases: ['leaf mold'], organic: 'greenCompost' }),
+  material('biosolids', {
     aliases: ['sewage sludge'],
     organic: 'poultryManure',
     traits: ['pathogens', 'metals'],
   }),
-  material('sawdust', 'K', { organic: 'woodChips', traits: ['dusty'] }),
-  material('coffee grounds', 'N K', { aliases: ['spent coffee grounds'], organic: 'wholeGrain' }),
-  material('biochar', 'N P K Ca', { organic: 'woodChips', traits: ['dusty'] }),
-  material('eggshell', 'Ca N P', { aliases: ['eggshells'], organic: 'greenCompost', traits: ['lime'] }),
-  material('fish hydrolysate', 'N P', { aliases: ['fish emulsion'], organic: 'animalMeal' }),
-  material('diluted urine', 'N P K Na Cl', {
-    aliases: ['urine'],
+  material('sawdust', { organic: 'woodChips', traits: ['dusty'] }),
+  material('coffee grounds', { aliases: ['spent coffee grounds'], organic: 'wholeGrain' }),
+  material('biochar', { organic: 'biochar', traits: ['dusty'] }),
+  material('eggshell', { aliases: ['eggshells'], organic: 'greenCompost', traits: ['lime'] }),
+  material('fish hydrolysate', { aliases: ['fish emulsion'], organic: 'animalMeal' }),
+  material('urine', {
+    aliases: ['fresh urine'],
     nitrogen: ['urea', 'ammoniacal'],
     traits: ['urea', 'pathogens', 'sodium'],
   }),
-  material('seaweed', 'K Na Cl N Ca S', {
+  material('diluted urine', { nitrogen: ['urea', 'ammoniacal'], traits: ['urea', 'pathogens', 'sodium'] }),
+  material('seaweed', {
     aliases: ['kelp', 'kelp meal', 'seaweed extract'],
     organic: 'alfalfaMeal',
     traits: ['metals', 'sodium'],
   }),
-  material('nettle ferment', 'N K Ca', {
+  material('fresh seaweed', { aliases: ['wet seaweed'], organic: 'greenCuttings', traits: ['metals', 'sodium'] }),
+  material('nettle ferment', {
     nitrogen: ['ammoniacal', 'waterSolubleOrganic'],
     organic: 'greenCuttings',
     traits: ['pathogens'],
   }),
-  material('water', ''),
+  material('water'),
 ];
 
 const byName = new Map<string, Material>();

@@ -11,6 +11,7 @@ export const ORGANIC_CLASSES = [
   'greenCuttings',
   'straw',
   'woodChips',
+  'biochar',
 ] as const;
 export type OrganicClass = (typeof ORGANIC_CLASSES)[number];
 
@@ -26,4 +27,5 @@ export const ORGANIC_CLASS_NAMES: Readonly<Record<OrganicClass, string>> = {
   greenCuttings: 'green cuttings',
   straw: 'straw',
   woodChips: 'wood chips',
+  biochar: 'biochar',
 };

@@ -1,5 +1,6 @@
 import { constant, literal, product as times, type Figure } from '../figure/index.js';
 import { unitOf } from '../quantity/index.js';
+import { densityFigure } from './density.js';
 import type { Offer, Product } from './product.js';
 
 export type PackageMass = { readonly kind: 'figure'; readonly figure: Figure } | { readonly kind: 'needsDensity' };
@@ -20,7 +21,7 @@ export function packageMass(product: Pick<Product, 'densityKgPerL'>, offer: Pick
           constant(`${canonical} per ${unit.symbol}`, unit.factor, `${canonical}/${unit.symbol}`, 'by definition'),
         ]);
   if (unit.dimension === 'mass') return { kind: 'figure', figure: converted };
-  if (product.densityKgPerL === undefined) return { kind: 'needsDensity' };
-  const density = literal('density', product.densityKgPerL, 'kg/L', 'label', 'product record');
+  const density = densityFigure(product);
+  if (!density) return { kind: 'needsDensity' };
   return { kind: 'figure', figure: times('package mass', 'kg', [converted, density]) };
 }

@@ -1,6 +1,6 @@
 import type { Analyte, Basis } from '../nutrient/index.js';
 import type { Provenance } from '../figure/index.js';
-import type { Money, Rate } from '../quantity/index.js';
+import type { Money, Range, Rate } from '../quantity/index.js';
 
 /** A value as it stands on paper. A figure below the detection limit is censored: neither zero nor the limit. */
 export type DeclaredValue =
@@ -66,7 +66,8 @@ export interface Product {
   readonly id: string;
   readonly name: string;
   readonly form: ProductForm;
-  readonly densityKgPerL: number | undefined;
+  /** Measured or from the label: a number; typical of the material: a range. */
+  readonly densityKgPerL: number | Range | undefined;
   readonly grade: string | undefined;
   readonly analysis: readonly AnalysisFigure[];
   readonly derivedFrom: readonly string[];

@@ -39,8 +39,8 @@ export const LABELS: readonly LabelCase[] = [
   },
   {
     name: 'breakdown that does not add',
-    text: 'Total Nitrogen 16%\n4% Ammoniacal Nitrogen\n11% Urea Nitrogen',
-    reads: 'N 16 %, N.ammoniacal 4 %, N.urea 11 %',
+    text: 'Total Nitrogen 16%\n4% Ammoniacal Nitrogen\n9% Urea Nitrogen',
+    reads: 'N 16 %, N.ammoniacal 4 %, N.urea 9 %',
     codes: ['nitrogen.parts'],
   },
   {

@@ -12,6 +12,7 @@ import { Migration0003Ground } from './migrations/Migration0003Ground.js';
 import { Migration0004Papers } from './migrations/Migration0004Papers.js';
 import { Migration0005Filters } from './migrations/Migration0005Filters.js';
 import { Migration0006Directions } from './migrations/Migration0006Directions.js';
+import { Migration0007Mend } from './migrations/Migration0007Mend.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
@@ -49,6 +50,7 @@ export const ormConfig = (clientUrl: string) =>
         { name: 'Migration0004Papers', class: Migration0004Papers },
         { name: 'Migration0005Filters', class: Migration0005Filters },
         { name: 'Migration0006Directions', class: Migration0006Directions },
+        { name: 'Migration0007Mend', class: Migration0007Mend },
       ],
       snapshot: false,
       silent: true,

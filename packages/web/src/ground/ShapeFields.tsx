@@ -1,7 +1,15 @@
 import { useFormContext, useWatch } from 'react-hook-form';
 import { polygonLengths, SHAPE_LENGTHS, toShape, type PlotInput } from '@wheat-ledger/contract';
-import { fan, mediumVolume, MOST_SIDES, plotArea, SHAPES, type Shape, type ShapeKind } from '@wheat-ledger/core';
-import { capital } from '../ui/capital';
+import {
+  capital,
+  fan,
+  mediumVolume,
+  MOST_SIDES,
+  plotArea,
+  SHAPES,
+  type Shape,
+  type ShapeKind,
+} from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { SelectField, TextField } from '../ui/Field';
 import type { PlotText } from './plotText';

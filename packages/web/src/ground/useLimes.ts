@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { useRecords } from '../app/api';
-import { capital } from '../ui/capital';
-import { assumption, LIBRARY, literal, scaleRange, type Lime } from '@wheat-ledger/core';
+import { capital, assumption, LIBRARY, literal, scaleRange, type Lime } from '@wheat-ledger/core';
 
 /** Below this neutralising value nobody would lime with it. */
 const LEAST_LIMING = 30;

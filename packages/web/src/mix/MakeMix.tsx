@@ -18,6 +18,7 @@ import { TextField } from '../ui/Field';
 import { Empty, Remark } from '../ui/Sheet';
 import { MixtureSheet } from './MixtureSheet';
 import type { PartText, RecipeText } from './recipeText';
+import { TaskNote } from '../ui/TaskNote';
 import { useBlend } from './useBlend';
 
 /** Parts by weight per 100, as they are typed into the check. */
@@ -129,7 +130,8 @@ export function MakeMix({
         : undefined,
     [parsed, text.strength, share],
   );
-  const { blend, working } = useBlend(products, target);
+  const task = useBlend(products, target);
+  const { latest: blend, running: working } = task;
   const batch = parseQuantity(text.batch, 'mass', 'kg');
   const batchKg = batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10;
   return (
@@ -197,7 +199,7 @@ export function MakeMix({
         {target && blend && (
           <Answer blend={blend} batchKg={batchKg} target={target} massUnit={massUnit} onUse={onUse} />
         )}
-        {target && !blend && <p className="text-faint">Working it out …</p>}
+        <TaskNote task={task} what="the mix" />
       </div>
     </>
   );

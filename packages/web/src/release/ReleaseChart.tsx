@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   Area,
   CartesianGrid,
@@ -57,7 +58,7 @@ function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): 
 }
 
 /** Nitrogen available against what the crop wants, week by week. */
-export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
+export const ReleaseChart = memo(function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartProps) {
   const shift = labelShifts(points, courses);
   return (
     <div
@@ -167,7 +168,7 @@ export function ReleaseChart({ points, courses, numberOf, count }: ReleaseChartP
       </ResponsiveContainer>
     </div>
   );
-}
+});
 
 const WeekCard = ({ week, rows }: { week: number; rows: readonly { name: string; value: unknown }[] }) => (
   <div className="border border-line-strong bg-paper px-3 py-2 text-sm">

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
   formatFixed,
@@ -22,7 +22,8 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { ReleaseChart, styleOf } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
-import { useReleases, type Releases } from './useReleases';
+import { TaskNote } from '../ui/TaskNote';
+import { useReleases, type Bands } from './useReleases';
 
 const SHOWN_WEEKS = [4, 8, 13, 26] as const;
 const MOST_DOSE = 1000;
@@ -74,7 +75,7 @@ function CourseTable({
   watered,
 }: {
   courses: readonly Course[];
-  bands: Releases['bands'];
+  bands: Bands;
   numberOf: (id: string) => number;
   watered: boolean;
 }) {
@@ -82,7 +83,8 @@ function CourseTable({
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="release-table">
         <caption className="pb-1 text-left text-sm text-faint">
-          Share of the bag’s nitrogen that the crop can take by the end of each week, and where the rest is at week 26
+          Share of the bag’s nitrogen that the crop has taken or can take by the end of each week, and where the rest is
+          at week 26
         </caption>
         <thead>
           <tr>
@@ -99,16 +101,16 @@ function CourseTable({
               in microbes and humus
             </th>
             <th scope="col" className="num">
-              lost as ammonia
-            </th>
-            <th scope="col" className="num">
-              sum
+              lost as gas
             </th>
             {watered && (
               <th scope="col" className="num">
-                of it drained below 30 cm
+                drained below 30 cm
               </th>
             )}
+            <th scope="col" className="num">
+              sum
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -129,14 +131,14 @@ function CourseTable({
                   {number} {product.name}
                 </th>
                 {SHOWN_WEEKS.map((w) => (
-                  <td key={w} className={`num ${(run.mineral[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>
+                  <td key={w} className={`num ${(run.available[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>
                     {w === 26 ? (
                       <>
-                        <FigureButton figure={available}>{percent(run.mineral[end])}</FigureButton>
+                        <FigureButton figure={available}>{percent(run.available[end])}</FigureButton>
                         <BandWords band={bands[product.id]} />
                       </>
                     ) : (
-                      percent(run.mineral[w * 7])
+                      percent(run.available[w * 7])
                     )}
                   </td>
                 ))}
@@ -144,9 +146,9 @@ function CourseTable({
                   {percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}
                 </td>
                 <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
-                <td className="num">{percent(run.volatilised[end])}</td>
-                <td className="num">{percent(nitrogenBalance(run, end))}</td>
+                <td className="num">{percent((run.volatilised[end] ?? 0) + (run.denitrified[end] ?? 0))}</td>
                 {watered && <td className="num">{percent(run.leached[end])}</td>}
+                <td className="num">{percent(nitrogenBalance(run, end))}</td>
               </tr>
             );
           })}
@@ -205,6 +207,8 @@ function Assumptions({ courses }: { courses: readonly Course[] }) {
   );
 }
 
+const NO_BANDS: Bands = {};
+
 /** When the nitrogen arrives, against when the crop wants it. */
 export function ReleaseView() {
   const { bags, compared, isLoading } = useBench();
@@ -212,18 +216,20 @@ export function ReleaseView() {
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');
-  const placement = useMemo(() => ({ daysOnSurface }), [daysOnSurface]);
-  const { releases, bands, progress, cancelBands } = useReleases(compared, site, placement);
   const usual = crop?.uptakeKgPerHa.N?.mid ?? 100;
+  // Typing stays ahead of the drawing: the chart follows when there is time, once a frame at most.
   const dose = nitrogenKgPerHa ?? usual;
+  const drawnDose = useDeferredValue(dose);
+  const placement = useMemo(() => ({ daysOnSurface, doseKgPerHa: drawnDose }), [daysOnSurface, drawnDose]);
+  const { courses: followed, bands: banded } = useReleases(compared, site, placement);
+  const releases = followed.latest;
+  const bands = banded.result ?? NO_BANDS;
   const courses = useMemo(() => (releases ?? []).filter((r): r is Course => r.kind === 'release'), [releases]);
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
-  const points = useMemo(
-    () => (crop ? weekPoints(courses, bands, crop, dose, count) : []),
-    [courses, bands, crop, dose, count],
-  );
-  const watered = courses.some((c) => c.setup.around.drainage);
-  const numberOf = (id: string): number => bags.findIndex((b) => b.record.id === id) + 1;
+  const points = useMemo(() => weekPoints(courses, bands, count), [courses, bands, count]);
+  const numbers = useMemo(() => new Map(bags.map((b, i) => [b.record.id, i + 1])), [bags]);
+  const watered = courses.some((c) => c.setup.around.water);
+  const numberOf = useCallback((id: string): number => numbers.get(id) ?? 0, [numbers]);
   if (isLoading) return <Loading what="the bench" />;
   return (
     <Sheet
@@ -288,15 +294,8 @@ export function ReleaseView() {
             </div>
           </div>
           {courses.length > 0 && <ReleaseChart points={points} courses={courses} numberOf={numberOf} count={count} />}
-          {progress !== undefined && progress < 1 && courses.length > 0 && (
-            <p className="flex items-center gap-3 text-sm text-faint">
-              <progress value={progress} max={1} aria-label="Bands worked out" />
-              Working out the bands
-              <button type="button" className="plain" onClick={cancelBands}>
-                Stop
-              </button>
-            </p>
-          )}
+          <TaskNote task={followed} what="the release" />
+          <TaskNote task={banded} what="the bands" />
           <p className="mb-4 text-sm text-faint">
             The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2
             000 draws over the assumptions.
@@ -315,7 +314,7 @@ export function ReleaseView() {
         </>
       )}
       <MarginNotes>
-        {courses.some((c) => (c.run.mineral[28] ?? 0) < 0) && (
+        {courses.some((c) => (c.run.available[28] ?? 0) < 0) && (
           <MarginNote title="Tied up first">
             <p>
               Below zero, decomposers take nitrogen out of the soil before they give any back: the material has more
@@ -337,7 +336,7 @@ export function ReleaseView() {
         <MarginNote title="What this leaves out">
           <p>
             {watered
-              ? 'What drained away is worked out as if no crop took any: a growing crop loses less. '
+              ? 'What the crop has taken up no longer drains; the crop is counted as taking from this bag first, before the soil’s own nitrogen. '
               : 'Rain and leaching are not in it: enter the plot’s rain and evapotranspiration on its ground page, or give it a logger’s file. '}
             Class averages stand in until the material is incubated or tested.
           </p>

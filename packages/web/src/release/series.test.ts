@@ -1,4 +1,4 @@
-import { cropOf, productRelease, type Band } from '@wheat-ledger/core';
+import { productRelease, type Band } from '@wheat-ledger/core';
 import { toProduct, toSite } from '@wheat-ledger/contract';
 import { weekPoints, type Course } from './series';
 
@@ -32,7 +32,7 @@ const nitrate = toProduct(
   },
   'kno3',
 );
-const course = productRelease(nitrate, site, { daysOnSurface: 0 }) as Course;
+const course = productRelease(nitrate, site, { daysOnSurface: 0, doseKgPerHa: 80 }) as Course;
 const band: Band = {
   low: Array.from({ length: 27 }, () => 0.9),
   median: [],
@@ -40,17 +40,14 @@ const band: Band = {
 };
 
 test('so far: the dose times what is available, beside the crop’s own line', () => {
-  const points = weekPoints([course], { kno3: band }, cropOf('wheat'), 80, 'cumulative');
+  const points = weekPoints([course], { kno3: band }, 'cumulative');
   expect(points).toHaveLength(27);
   expect(points[0]).toMatchObject({ week: 0, 'line-kno3': 80, 'band-kno3': [72, 80] });
   expect(points[26]?.demand).toBeGreaterThan(100);
 });
 test('each week: gains add up to the whole, and bands are not drawn', () => {
-  const points = weekPoints([course], { kno3: band }, cropOf('wheat'), 80, 'weekly');
-  expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(
-    weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[26]!.demand -
-      weekPoints([], {}, cropOf('wheat'), 80, 'cumulative')[0]!.demand,
-    9,
-  );
+  const points = weekPoints([course], { kno3: band }, 'weekly');
+  const soFar = weekPoints([course], { kno3: band }, 'cumulative');
+  expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(soFar[26]!.demand - soFar[0]!.demand, 9);
   expect(points.every((p) => !('band-kno3' in p))).toBe(true);
 });

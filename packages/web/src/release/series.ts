@@ -1,11 +1,5 @@
-import {
-  nitrogenDemand,
-  RELEASE_DAYS,
-  weekly,
-  type Band,
-  type CropTemplate,
-  type ProductRelease,
-} from '@wheat-ledger/core';
+import { weekly, type ProductRelease } from '@wheat-ledger/core';
+import type { Bands } from './useReleases';
 
 export type Course = Extract<ProductRelease, { kind: 'release' }>;
 export type Count = 'cumulative' | 'weekly';
@@ -20,30 +14,26 @@ export interface WeekPoint {
 const gains = (values: readonly number[]): number[] => values.map((v, i) => (i === 0 ? 0 : v - (values[i - 1] ?? 0)));
 
 /**
- * What the chart draws, week by week.
- * @param dose kg N/ha that each product is applied at
+ * What the chart draws, week by week, each product at its own dose beside what the crop wants.
  */
-export function weekPoints(
-  courses: readonly Course[],
-  bands: Readonly<Record<string, Band>>,
-  crop: CropTemplate,
-  dose: number,
-  count: Count,
-): readonly WeekPoint[] {
+export function weekPoints(courses: readonly Course[], bands: Bands, count: Count): readonly WeekPoint[] {
+  const [first] = courses;
+  if (!first) return [];
   const shape = count === 'weekly' ? gains : (v: readonly number[]): readonly number[] => v;
-  const demand = shape(weekly(nitrogenDemand(crop, RELEASE_DAYS)));
+  const demand = shape(weekly(first.setup.around.demandKgPerHa ?? []));
   const lines = courses.map((c) => ({
     id: c.product.id,
-    values: shape(weekly(c.run.mineral)),
+    dose: c.setup.around.doseKgPerHa,
+    values: shape(weekly(c.run.available)),
     band: count === 'cumulative' ? bands[c.product.id] : undefined,
   }));
   return demand.map((d, week) => ({
     week,
     demand: d,
-    ...Object.fromEntries(lines.map((l) => [`line-${l.id}`, (l.values[week] ?? 0) * dose])),
+    ...Object.fromEntries(lines.map((l) => [`line-${l.id}`, (l.values[week] ?? 0) * l.dose])),
     ...Object.fromEntries(
       lines.flatMap((l) =>
-        l.band ? [[`band-${l.id}`, [(l.band.low[week] ?? 0) * dose, (l.band.high[week] ?? 0) * dose]]] : [],
+        l.band ? [[`band-${l.id}`, [(l.band.low[week] ?? 0) * l.dose, (l.band.high[week] ?? 0) * l.dose]]] : [],
       ),
     ),
   }));

@@ -1,6 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import {
+  capital,
   cautionsOf,
   findMaterial,
   formatGiven,
@@ -18,7 +19,6 @@ import {
 import { writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
-import { capital } from '../ui/capital';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { textFromLibrary } from './startedText';

@@ -1,4 +1,4 @@
-import { typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
+import { capital, typicalProduct, type LabelReading, type LibraryEntry } from '@wheat-ledger/core';
 import {
   blankDirection,
   blankOffer,
@@ -7,7 +7,6 @@ import {
   lineText,
   type ProductText,
 } from '@wheat-ledger/contract';
-import { capital } from '../ui/capital';
 
 /** A label that was read, as the start of a bag. Its own words are kept with it. */
 export const textFromLabel = (reading: LabelReading, labelText: string): ProductText => ({

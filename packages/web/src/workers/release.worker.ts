@@ -7,7 +7,6 @@ import {
   type Placement,
   type Product,
   type ProductRelease,
-  type ReleaseCase,
   type Site,
 } from '@wheat-ledger/core';
 
@@ -20,12 +19,18 @@ const releaseWorker = {
     const days = siteDays(site);
     return products.map((product) => productRelease(product, site, placement, days));
   },
-  /** The band of one case; `onShare` hears how far it is. */
-  band(setup: ReleaseCase, onShare: (share: number) => void): Band | undefined {
-    return releaseBand(setup, DRAWS, SEED, (share) => {
-      onShare(share);
-      return true;
+  /** The bands of all that can be followed, by product; `onShare` hears how far they are. */
+  bands(releases: readonly ProductRelease[], onShare: (share: number) => void): Readonly<Record<string, Band>> {
+    const cases = releases.filter((r) => r.kind === 'release');
+    const bands: Record<string, Band> = {};
+    cases.forEach(({ product, setup }, i) => {
+      const band = releaseBand(setup, DRAWS, SEED, (share) => {
+        onShare((i + share) / cases.length);
+        return true;
+      });
+      if (band) bands[product.id] = band;
     });
+    return bands;
   },
 };
 

@@ -13,7 +13,7 @@ import {
 import { formatGiven } from '../../quantity/index.js';
 import { printDeclared, scaleDeclared } from '../declaredValue.js';
 import type { Finding } from '../labelChecks.js';
-import { declaredRange } from '../massFraction.js';
+import { declaredRange } from '../declaredValue.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import type { NamedAnalyte } from './named.js';

@@ -10,6 +10,8 @@ export interface TypicalFigure {
   readonly analyte: Analyte;
   readonly basis: Basis;
   readonly percent: Range;
+  /** What a grade counts of P or K, where the total is far above it. */
+  readonly extract?: 'available';
 }
 
 /** By-weight salt index, sodium nitrate = 100, with the table it stands in. */
@@ -22,7 +24,7 @@ export interface SaltIndex {
 export interface LibraryEntry {
   /** As it stands among the known materials. */
   readonly name: string;
-  readonly group: 'salt' | 'mineral' | 'meal' | 'manure and compost' | 'residue' | 'liquid';
+  readonly group: 'salt' | 'mineral' | 'meal' | 'manure and compost' | 'residue' | 'kitchen' | 'liquid';
   readonly form: ProductForm;
   readonly analysis: readonly TypicalFigure[];
   readonly densityKgPerL: Range;
@@ -30,17 +32,23 @@ export interface LibraryEntry {
   /** kg CaCO3 equivalent per 100 kg; negative acidifies. */
   readonly limingPer100Kg: Range | undefined;
   readonly source: SourceKind;
+  /** Elements it certainly holds none of, though others of its group do. */
+  readonly without: readonly Nutrient[];
 }
 
 export const range = (low: number, mid: number, high: number): Range => ({ low, mid, high });
+
+type Three = readonly [number, number, number];
 
 interface Extra {
   readonly salt?: number;
   readonly liming?: readonly [number, number, number];
   readonly form?: ProductForm;
   readonly forms?: readonly (readonly [Analyte, number, number, number])[];
+  /** Available phosphate and soluble potash as oxides, where they are far below the total. */
+  readonly available?: Readonly<Partial<Record<'P' | 'K', Three>>>;
+  readonly without?: readonly Nutrient[];
 }
-type Three = readonly [number, number, number];
 
 const OXIDES: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 'K2O' };
 const saltOf = (value: number | undefined): SaltIndex | undefined =>
@@ -68,6 +76,7 @@ export function salt(name: string, formula: string, purity: Three, density: Thre
     saltIndex: saltOf(extra.salt),
     limingPer100Kg: limingOf(extra.liming),
     source: 'chemistry',
+    without: [],
   };
 }
 
@@ -89,10 +98,17 @@ export const typical =
         basis: OXIDES[n as Nutrient] ?? 'element',
         percent: range(...three),
       })),
+      ...Object.entries(extra.available ?? {}).map(([n, three]): TypicalFigure => ({
+        analyte: n as Nutrient,
+        basis: OXIDES[n as Nutrient] ?? 'element',
+        percent: range(...three),
+        extract: 'available',
+      })),
       ...formsOf(extra.forms),
     ],
     densityKgPerL: range(...density),
     saltIndex: saltOf(extra.salt),
     limingPer100Kg: limingOf(extra.liming),
     source: 'textbook range',
+    without: extra.without ?? [],
   });

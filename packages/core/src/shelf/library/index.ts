@@ -1,19 +1,11 @@
-import { findMaterial, type Material } from '../materials.js';
+import { findMaterial } from '../materials.js';
 import type { AnalysisFigure, Product } from '../product.js';
 import type { LibraryEntry } from './entry.js';
-import { ORGANICS } from './organics.js';
-import { SALTS } from './salts.js';
+import { LIBRARY } from './entries.js';
 
+export { materialHolds, typicalNitrogen, type Holding } from './contents.js';
+export { LIBRARY, libraryEntry } from './entries.js';
 export type { LibraryEntry, SaltIndex, TypicalFigure } from './entry.js';
-
-/** Generic materials with what is typical of them, sorted by name. */
-export const LIBRARY: readonly LibraryEntry[] = [...SALTS, ...ORGANICS].sort((a, b) => a.name.localeCompare(b.name));
-
-/** The entry of a material by any of its names. */
-export function libraryEntry(name: string): LibraryEntry | undefined {
-  const material: Material | undefined = findMaterial(name);
-  return material && LIBRARY.find((e) => e.name === material.name);
-}
 
 /** A second published salt index that disagrees with the one in use, for the same scale (sodium nitrate = 100). */
 export const OTHER_SALT_INDEX: Readonly<Record<string, { readonly value: number; readonly table: 'Mortvedt 2001' }>> = {
@@ -35,10 +27,11 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   id: `library:${entry.name}`,
   name: entry.name,
   form: entry.form,
-  densityKgPerL: entry.densityKgPerL.mid,
+  densityKgPerL: entry.densityKgPerL,
   grade: undefined,
-  analysis: entry.analysis.map(({ analyte, basis, percent }): AnalysisFigure => ({
-    analyte: analyte,
+  analysis: entry.analysis.map(({ analyte, basis, percent, extract }): AnalysisFigure => ({
+    analyte,
+    ...(extract ? { extract } : {}),
     basis,
     unit: '%',
     provenance: 'typical',

@@ -3,17 +3,26 @@ import { typical, type LibraryEntry } from './entry.js';
 const meal = typical('meal', 'meal');
 const heap = typical('manure and compost', 'bulk');
 const residue = typical('residue', 'bulk');
+const kitchen = typical('kitchen', 'bulk');
 const liquid = typical('liquid', 'liquid');
 
 /** Organic materials by their usual ranges, as they come to hand. */
 export const ORGANICS: readonly LibraryEntry[] = [
   meal('feather meal', { N: [11, 13, 14], S: [1, 1.7, 2.5] }, [0.4, 0.48, 0.6]),
   meal('blood meal', { N: [11, 12.5, 14], P: [0.3, 1, 2], Fe: [0.1, 0.2, 0.3] }, [0.5, 0.6, 0.7]),
-  meal('fish meal', { N: [8, 9.5, 11], P: [4, 6, 9], K: [0, 0.7, 1.5], Ca: [3, 5, 8] }, [0.5, 0.6, 0.7]),
-  meal('bone meal', { N: [1, 3, 4.5], P: [12, 17, 25], Ca: [18, 23, 28] }, [0.75, 0.85, 1]),
-  meal('meat and bone meal', { N: [6, 8, 9], P: [8, 10, 14], Ca: [7, 9, 12] }, [0.55, 0.65, 0.75]),
+  meal('fish meal', { N: [8, 9.5, 11], P: [4, 6, 9], K: [0, 0.7, 1.5], Ca: [3, 5, 8] }, [0.5, 0.6, 0.7], {
+    available: { P: [2, 4, 7] },
+  }),
+  meal('bone meal', { N: [1, 3, 4.5], P: [18, 22, 28], Ca: [18, 23, 28] }, [0.75, 0.85, 1], {
+    available: { P: [8, 13, 18] },
+  }),
+  meal('meat and bone meal', { N: [6, 8, 9], P: [8, 10, 14], Ca: [7, 9, 12] }, [0.55, 0.65, 0.75], {
+    available: { P: [3, 6, 9] },
+  }),
   meal('horn meal', { N: [11, 13, 15], P: [0.5, 1, 2], S: [1, 2, 3] }, [0.55, 0.65, 0.75]),
-  meal('shrimp meal', { N: [4, 6, 8], P: [3, 5, 7], Ca: [8, 12, 16] }, [0.4, 0.5, 0.6]),
+  meal('shrimp meal', { N: [4, 6, 8], P: [3, 5, 7], Ca: [8, 12, 16] }, [0.4, 0.5, 0.6], {
+    available: { P: [1.5, 3, 5] },
+  }),
   meal('wool', { N: [8, 10, 12], K: [1, 2.5, 5], S: [1.5, 2.5, 3.5] }, [0.3, 0.42, 0.55], { form: 'pellet' }),
   meal('soybean meal', { N: [6.5, 7, 7.7], P: [1, 1.4, 1.8], K: [2, 2.3, 2.7] }, [0.55, 0.62, 0.7]),
   meal('cottonseed meal', { N: [5.5, 6.3, 7], P: [2, 2.6, 3.2], K: [1.2, 1.6, 2] }, [0.55, 0.62, 0.7]),
@@ -25,13 +34,38 @@ export const ORGANICS: readonly LibraryEntry[] = [
     { N: [2.4, 2.8, 3.2], P: [0.4, 0.6, 0.8], K: [2, 2.5, 3], Ca: [1.2, 1.5, 1.8] },
     [0.35, 0.45, 0.55],
   ),
+  // As sold, about an eighth of it water.
   meal(
     'seaweed',
-    { N: [0.8, 1.2, 2], K: [2, 5, 10], Ca: [1, 1.8, 3], S: [1.5, 2.5, 3.5], Na: [2, 3.5, 5], Cl: [3, 5, 8] },
+    {
+      N: [0.7, 1.05, 1.75],
+      P: [0.1, 0.3, 0.8],
+      K: [1.8, 4.4, 8.8],
+      Ca: [0.9, 1.6, 2.6],
+      Mg: [0.4, 0.7, 1],
+      S: [1.3, 2.2, 3],
+      Na: [1.8, 3, 4.4],
+      Cl: [2.6, 4.4, 7],
+    },
     [0.5, 0.6, 0.75],
   ),
+  // As gathered, four fifths of it water.
+  residue(
+    'fresh seaweed',
+    {
+      N: [0.1, 0.22, 0.45],
+      K: [0.3, 0.9, 2],
+      Ca: [0.15, 0.35, 0.7],
+      S: [0.2, 0.45, 0.8],
+      Na: [0.3, 0.7, 1.2],
+      Cl: [0.5, 1, 2],
+    },
+    [0.5, 0.7, 0.9],
+  ),
   meal('rolled grain', { N: [1.6, 2, 2.4], P: [0.6, 0.8, 1], K: [0.4, 0.55, 0.7] }, [0.4, 0.5, 0.6]),
-  meal('spent brewers grain', { N: [3.2, 4, 4.8], P: [1, 1.3, 1.6], K: [0.05, 0.1, 0.3] }, [0.35, 0.42, 0.5]),
+  // Wet as a brewery gives it away, about three quarters water; and dried.
+  residue('spent brewers grain', { N: [0.7, 0.95, 1.3], P: [0.2, 0.3, 0.45], K: [0.01, 0.03, 0.08] }, [0.6, 0.8, 1]),
+  meal('dried brewers grain', { N: [3, 3.7, 4.5], P: [0.9, 1.2, 1.5], K: [0.05, 0.1, 0.3] }, [0.35, 0.42, 0.5]),
   meal('malt culms', { N: [3.5, 4.2, 5], P: [1.2, 1.5, 1.9], K: [1.5, 2, 2.5] }, [0.25, 0.35, 0.45]),
   meal('cocoa husk', { N: [2.2, 2.8, 3.2], P: [0.7, 1, 1.3], K: [2.5, 3.3, 4] }, [0.18, 0.25, 0.35]),
   meal('castor meal', { N: [4.5, 5.3, 6], P: [1.5, 1.9, 2.3], K: [1, 1.2, 1.5] }, [0.5, 0.58, 0.65]),
@@ -65,7 +99,9 @@ export const ORGANICS: readonly LibraryEntry[] = [
     { liming: [1, 3, 6] },
   ),
   heap('leaf mould', { N: [0.3, 0.5, 0.8], P: [0.05, 0.1, 0.2], K: [0.1, 0.2, 0.4] }, [0.25, 0.4, 0.6]),
-  heap('biosolids', { N: [2, 4, 6], P: [2, 4.5, 7], K: [0.1, 0.3, 0.5], Fe: [0.5, 2, 5] }, [0.6, 0.75, 0.9]),
+  heap('biosolids', { N: [2, 4, 6], P: [2, 4.5, 7], K: [0.1, 0.3, 0.5], Fe: [0.5, 2, 5] }, [0.6, 0.75, 0.9], {
+    available: { P: [0.5, 2, 4] },
+  }),
 
   residue(
     'straw',
@@ -75,10 +111,12 @@ export const ORGANICS: readonly LibraryEntry[] = [
   residue('wood chips', { N: [0.05, 0.15, 0.3], K: [0.05, 0.12, 0.25], Ca: [0.1, 0.4, 0.8] }, [0.2, 0.3, 0.4]),
   residue('sawdust', { N: [0.05, 0.1, 0.2], K: [0.05, 0.1, 0.2] }, [0.15, 0.22, 0.3]),
   residue('green cuttings', { N: [0.5, 0.8, 1.2], P: [0.1, 0.2, 0.3], K: [0.5, 0.8, 1.2] }, [0.2, 0.3, 0.45]),
-  residue('coffee grounds', { N: [0.7, 1, 1.3], P: [0.05, 0.1, 0.2], K: [0.15, 0.3, 0.5] }, [0.35, 0.5, 0.65]),
+  kitchen('coffee grounds', { N: [0.7, 1, 1.3], P: [0.05, 0.1, 0.2], K: [0.15, 0.3, 0.5] }, [0.35, 0.5, 0.65]),
   residue('wood ash', { P: [0.8, 1.5, 3], K: [3, 5.5, 9], Ca: [15, 25, 35], Mg: [1, 2, 3.5] }, [0.4, 0.55, 0.75], {
     liming: [25, 45, 70],
     form: 'powder',
+    available: { P: [0.3, 0.8, 2] },
+    without: ['N'],
   }),
   residue(
     'biochar',
@@ -86,14 +124,45 @@ export const ORGANICS: readonly LibraryEntry[] = [
     [0.15, 0.25, 0.4],
     { liming: [1, 6, 15] },
   ),
-  residue('eggshell', { N: [0.3, 0.5, 0.9], P: [0.2, 0.3, 0.4], Ca: [34, 36, 38] }, [0.7, 0.9, 1.1], {
+  kitchen('eggshell', { N: [0.3, 0.5, 0.9], P: [0.2, 0.3, 0.4], Ca: [34, 36, 38] }, [0.7, 0.9, 1.1], {
     liming: [80, 90, 95],
   }),
 
+  kitchen('yeast', { N: [6.5, 7.5, 8.5], P: [2, 3, 4], K: [2, 2.5, 3] }, [0.5, 0.65, 0.8]),
+  kitchen(
+    'milk',
+    { N: [0.48, 0.52, 0.56], P: [0.2, 0.22, 0.24], K: [0.16, 0.18, 0.2], Ca: [0.1, 0.12, 0.13] },
+    [1.02, 1.03, 1.04],
+    {
+      form: 'liquid',
+    },
+  ),
+  kitchen('sugar', {}, [0.8, 0.85, 0.95]),
+  kitchen('bones', { N: [2, 3.5, 5], P: [10, 16, 22], Ca: [12, 18, 24] }, [0.5, 0.7, 0.9], {
+    available: { P: [0.5, 2, 6] },
+  }),
+  kitchen('banana peel', { N: [0.1, 0.17, 0.3], P: [0.03, 0.06, 0.12], K: [0.4, 0.6, 1] }, [0.4, 0.6, 0.9]),
+
   liquid('vinasse', { N: [1, 2.8, 4.5], K: [4, 6, 8], S: [0.5, 1.2, 2], Na: [0.3, 1, 2] }, [1.2, 1.28, 1.32]),
   liquid('fish hydrolysate', { N: [1.5, 2.2, 3], P: [1, 2.5, 4], K: [0.2, 0.5, 1] }, [1.05, 1.12, 1.2]),
-  liquid('potassium silicate', { K: [6, 9, 13], Si: [6, 9, 12] }, [1.2, 1.28, 1.4]),
+  liquid('potassium silicate', { K: [6, 9, 13], Si: [6, 9, 12] }, [1.2, 1.28, 1.4], {
+    without: ['N', 'P', 'Ca', 'Mg', 'S'],
+  }),
   liquid('nettle ferment', { N: [0.02, 0.05, 0.09], K: [0.03, 0.07, 0.12], Ca: [0.02, 0.04, 0.08] }, [0.99, 1, 1.01]),
+  liquid(
+    'urine',
+    {
+      N: [0.4, 0.7, 1],
+      P: [0.08, 0.14, 0.2],
+      K: [0.15, 0.24, 0.35],
+      S: [0.03, 0.06, 0.1],
+      Na: [0.2, 0.3, 0.5],
+      Cl: [0.3, 0.5, 0.8],
+    },
+    [1.01, 1.02, 1.03],
+    { forms: [['N.urea', 0.3, 0.6, 0.9]] },
+  ),
+  // One part in ten.
   liquid(
     'diluted urine',
     {

@@ -13,6 +13,12 @@ export const SALTS: readonly LibraryEntry[] = [
     liming: [-66, -61, -56],
     form: 'prill',
   }),
+  mixed('polymer-coated urea', { N: [38, 42, 44.5] }, [0.7, 0.75, 0.8], {
+    forms: [['N.urea', 38, 42, 44.5]],
+    form: 'prill',
+  }),
+  mixed('ammonium phosphate', { N: [10, 14, 18], P: [44, 48, 54] }, [0.9, 0.97, 1.05]),
+  mixed('iron chelate', { Fe: [5, 9, 13] }, [0.5, 0.65, 0.8]),
   mixed('calcium ammonium nitrate', { N: [26, 27, 28], Ca: [4, 8, 12] }, [0.95, 1, 1.05], { liming: [-35, -25, -10] }),
   mixed('calcium nitrate', { N: [14.5, 15.5, 16], Ca: [18, 19, 19.5] }, [1, 1.1, 1.2], {
     salt: 52.5,
@@ -21,7 +27,7 @@ export const SALTS: readonly LibraryEntry[] = [
   salt('potassium nitrate', 'KNO3', PURE, [1.1, 1.2, 1.3], { salt: 73.6, liming: [20, 25, 27] }),
   salt('sodium nitrate', 'NaNO3', PURE, [1.1, 1.2, 1.3], { salt: 100, liming: [25, 29, 30] }),
   salt('magnesium nitrate', 'Mg(NO3)2·6H2O', PURE, [0.9, 1, 1.1]),
-  salt('monoammonium phosphate', 'NH4H2PO4', [0.93, 0.97, 1], [0.9, 0.95, 1.05], {
+  mixed('monoammonium phosphate', { N: [10, 11, 12], P: [48, 52, 55] }, [0.9, 0.95, 1.05], {
     salt: 29.9,
     liming: [-65, -58, -50],
   }),
@@ -53,15 +59,24 @@ export const SALTS: readonly LibraryEntry[] = [
   mineral('dolomite', { Ca: [19, 21.5, 24], Mg: [8, 11, 13] }, [1.2, 1.4, 1.5], { salt: 0.8, liming: [90, 100, 108] }),
   mineral('hydrated lime', { Ca: [48, 51, 54] }, [0.4, 0.5, 0.6], { liming: [120, 130, 135] }),
   mineral('elemental sulfur', { S: [85, 92, 99.5] }, [0.9, 1.1, 1.3], { liming: [-312, -290, -265] }),
-  mineral('rock phosphate', { P: [20, 28, 33], Ca: [25, 32, 36] }, [1.3, 1.5, 1.7], { liming: [5, 15, 30] }),
-  mineral('greensand', { K: [5, 6.5, 8], Fe: [10, 14, 18], Mg: [1, 1.8, 2.5], Si: [20, 23, 26] }, [1.2, 1.4, 1.5]),
-  mineral('granite dust', { K: [3, 4, 6], Si: [28, 32, 34] }, [1.3, 1.5, 1.6]),
+  mineral('rock phosphate', { P: [20, 28, 33], Ca: [25, 32, 36], Mg: [0.1, 0.3, 1] }, [1.3, 1.5, 1.7], {
+    liming: [5, 15, 30],
+    available: { P: [1, 3, 8] },
+  }),
+  mineral('greensand', { K: [5, 6.5, 8], Fe: [10, 14, 18], Mg: [1, 1.8, 2.5], Si: [20, 23, 26] }, [1.2, 1.4, 1.5], {
+    available: { K: [0, 0.1, 0.5] },
+  }),
+  mineral('granite dust', { K: [3, 4, 6], Ca: [0.5, 1, 2], Mg: [0.1, 0.4, 1], Si: [28, 32, 34] }, [1.3, 1.5, 1.6], {
+    available: { K: [0, 0.05, 0.3] },
+  }),
   mineral(
     'basalt dust',
-    { K: [0.5, 1.2, 3], Ca: [4, 6.5, 8], Mg: [2, 4, 6], Fe: [5, 8, 10], Si: [20, 23, 25] },
+    { P: [0.1, 0.3, 0.8], K: [0.5, 1.2, 3], Ca: [4, 6.5, 8], Mg: [2, 4, 6], Fe: [5, 8, 10], Si: [20, 23, 25] },
     [1.3, 1.5, 1.7],
-    { liming: [0, 8, 20] },
+    { liming: [0, 8, 20], available: { P: [0, 0.02, 0.08], K: [0, 0.03, 0.15] } },
   ),
-  mineral('zeolite', { K: [1, 2.5, 4], Ca: [1, 2, 3.5], Na: [0.3, 1, 2], Si: [28, 31, 33] }, [0.8, 0.9, 1]),
+  mineral('zeolite', { K: [1, 2.5, 4], Ca: [1, 2, 3.5], Na: [0.3, 1, 2], Si: [28, 31, 33] }, [0.8, 0.9, 1], {
+    available: { K: [0.05, 0.3, 1] },
+  }),
   mineral('diatomaceous earth', { Si: [35, 39, 43] }, [0.2, 0.3, 0.45]),
 ];

@@ -1,0 +1,14 @@
+import { assumption, literal, type Figure } from '../figure/index.js';
+import type { Product } from './product.js';
+
+/** A product's bulk density as a figure in kg/L; undefined when it is not known. */
+export function densityFigure({ densityKgPerL }: Pick<Product, 'densityKgPerL'>): Figure | undefined {
+  if (densityKgPerL === undefined) return undefined;
+  return typeof densityKgPerL === 'number'
+    ? literal('density', densityKgPerL, 'kg/L', 'label', 'product record')
+    : assumption('density', densityKgPerL, 'kg/L', 'typical of the material');
+}
+
+/** The middle of it, for plain sums; undefined when it is not known. */
+export const densityMid = (product: Pick<Product, 'densityKgPerL'>): number | undefined =>
+  densityFigure(product)?.value.mid;
