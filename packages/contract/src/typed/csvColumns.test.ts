@@ -155,3 +155,20 @@ test('a price has the currency of its row, else that of the file, and without ei
   ]);
   expect(price(['Bag', '20 kg', ''])).toBeUndefined();
 });
+
+test('a cell that could be two numbers is refused, and settled by the file’s decimal mark; words keep their commas', () => {
+  const columns = ['name', 'N %', 'package', 'price', 'note'].map(columnFor);
+  const row = ['Bag 1,250', '4', '2,500 kg', '12.125', 'bought 1,250 of them'];
+  expect(readCsvRow(columns, row, 'EUR')).toMatchObject({
+    ok: false,
+    problems: [{ path: 'package' }, { path: 'price' }],
+  });
+  expect(readCsvRow(columns, row, 'EUR', 'point')).toMatchObject({
+    ok: true,
+    value: {
+      name: 'Bag 1,250',
+      note: 'bought 1,250 of them',
+      offers: [{ size: 2500, price: { amount: '12.125' } }],
+    },
+  });
+});

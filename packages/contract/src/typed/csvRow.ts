@@ -1,4 +1,4 @@
-import { PROVENANCES, type Analyte, type AnalysisUnit } from '@wheat-ledger/core';
+import { PROVENANCES, writtenPlainly, type Analyte, type AnalysisUnit, type DecimalMark } from '@wheat-ledger/core';
 import { ProductInput } from '../product.js';
 import { productProblems } from '../productProblems.js';
 import { validateInput, type FieldProblem, type Validated } from '../validate.js';
@@ -83,14 +83,19 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
 /**
  * A row as the product it makes, or everything about it that does not fit, each under its column's heading.
  * @param columns what each cell means; undefined is left out
+ * @param mark the decimal mark of the file; without it a number that could be two is refused
  * @param currency that of prices whose row names none; without it such a price is refused
  */
 export function readCsvRow(
   columns: readonly (CsvColumn | undefined)[],
   cells: readonly string[],
   currency = '',
+  mark?: DecimalMark,
 ): Validated<ProductInput> {
-  const text = productFromRow(columns, cells.map(unguarded), currency);
+  const plain = cells
+    .map(unguarded)
+    .map((cell, i) => (mark && holdsNumbers(columns[i]) ? writtenPlainly(cell, mark) : cell));
+  const text = productFromRow(columns, plain, currency);
   const read = readProduct(text);
   const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({
     ok: false,
@@ -104,6 +109,25 @@ export function readCsvRow(
   const problems = productProblems(checked.value);
   return problems.length > 0 ? refused(asTyped(problems)) : checked;
 }
+
+const WORDS: readonly CsvField[] = [
+  'name',
+  'seller',
+  'form',
+  'grade',
+  'derived from',
+  'organic',
+  'organic body',
+  'origins',
+  'storage',
+  'note',
+  'label text',
+];
+/** Whether a column's cells hold numbers, not words that may have some among them. */
+const holdsNumbers = (column: CsvColumn | undefined): boolean =>
+  column?.kind === 'figure' ||
+  (column?.kind === 'field' && !WORDS.includes(column.field)) ||
+  (column?.kind === 'row' && ['size', 'price', 'amount', 'perYear'].includes(column.part));
 
 /** Rows with one more part, and blank rows before it where none had anything yet. */
 const withPart = <Row>(

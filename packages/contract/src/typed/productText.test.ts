@@ -110,3 +110,44 @@ test.each(['0.1', '24.9', '34.50', '8.7575', '1000'])('a price of %s keeps its v
   expect(Number(plain.offers[0]?.price?.amount)).toBe(Number(price));
   expect(plain.offers[0]?.price?.amount).toMatch(/^\d+\.\d{2,4}$/);
 });
+
+test('ounces of a liquid and a rate of a nutrient are asked about, not taken for weights of product', () => {
+  const problemsOf = (form: string, size: string, amount = '50 g/m²') =>
+    readProduct({
+      ...blankProduct(),
+      name: 'x',
+      form,
+      offers: [{ size, price: '', currency: 'EUR', seenOn: '', seller: '' }],
+      directions: [{ amount, use: '', perYear: '' }],
+    }).problems.map((p) => [p.path, p.message]);
+  expect(problemsOf('liquid', '32 oz')).toEqual([
+    ['offers.0.size', expect.stringMatching(/say US fl oz, imp fl oz, or oz by weight/)],
+  ]);
+  expect(problemsOf('liquid', '32 oz by weight')).toEqual([]);
+  expect(problemsOf('liquid', '32 US fl oz')).toEqual([]);
+  expect(problemsOf('granule', '32 oz')).toEqual([]);
+  expect(problemsOf('liquid', '1 L', '2 oz/US gal of water')).toEqual([
+    ['directions.0.amount', expect.stringMatching(/of a liquid/)],
+  ]);
+  expect(problemsOf('granule', '1 kg', '1 lb N/1000 sq ft')).toEqual([
+    ['directions.0.amount', expect.stringMatching(/so much N and not so much of the product/)],
+  ]);
+});
+
+test('what is kept comes back into the form so that it can be read one way only', () => {
+  const fine: ProductInput = {
+    ...kept,
+    densityKgPerL: 1.125,
+    offers: [{ size: 2.375, unit: 'kg', price: { amount: '12.125', currency: 'EUR' } }],
+  };
+  const again = productText(fine);
+  expect([again.densityKgPerL, again.offers[0]!.size, again.offers[0]!.price]).toEqual([
+    '1.1250',
+    '2.3750 kg',
+    '12.1250',
+  ]);
+  expect(readProduct(again)).toMatchObject({
+    problems: [],
+    plain: { densityKgPerL: 1.125, offers: [{ size: 2.375, price: { amount: '12.125' } }] },
+  });
+});

@@ -5,6 +5,8 @@ import {
   printDeclared,
   printRate,
   readBasisWord,
+  twoReadings,
+  typedNumber,
   type AnalysisFigure,
   type AnalysisUnit,
   type Analyte,
@@ -101,8 +103,8 @@ export const lineText = ({ value, basis, extract, ...line }: AnalysisFigureInput
   value: printDeclared(value as DeclaredValue),
 });
 const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText => ({
-  size: `${size} ${unit}`,
-  price: price?.amount ?? '',
+  size: `${typedNumber(size)} ${unit}`,
+  price: price ? (twoReadings(price.amount) ? `${price.amount}0` : price.amount) : '',
   currency: price?.currency ?? 'EUR',
   seenOn: seenOn ?? '',
   seller: seller ?? '',
@@ -111,33 +113,31 @@ const offerText = ({ size, unit, price, seenOn, seller }: OfferInput): OfferText
 export const directionText = (d: Direction): DirectionText => ({
   amount: printRate(d),
   use: d.use,
-  perYear: numberText(d.perYear),
+  perYear: typedNumber(d.perYear),
 });
-
-const numberText = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
 /** A kept product as the text that would make it. */
 export const productText = (p: ProductInput): ProductText => ({
   name: p.name,
   seller: p.seller,
   form: p.form,
-  densityKgPerL: numberText(p.densityKgPerL),
+  densityKgPerL: typedNumber(p.densityKgPerL),
   grade: p.grade ?? '',
   analysis: p.analysis.map(lineText),
   derivedFrom: p.derivedFrom.join(', '),
   offers: p.offers.map(offerText),
   directions: p.directions?.length ? p.directions.map((d) => directionText(toDirection(d))) : [blankDirection()],
   longevity: p.longevity
-    ? { days: String(p.longevity.days), referenceC: String(p.longevity.referenceC) }
+    ? { days: typedNumber(p.longevity.days), referenceC: typedNumber(p.longevity.referenceC) }
     : { days: '', referenceC: '21' },
   note: p.note,
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
   origins: [...(p.origins ?? [])],
-  carbonToNitrogen: numberText(p.carbonToNitrogen),
-  saltIndex: numberText(p.saltIndex),
-  limingPer100Kg: numberText(p.limingPer100Kg),
-  stock: p.stock ? `${p.stock.amount} ${p.stock.unit}` : '',
+  carbonToNitrogen: typedNumber(p.carbonToNitrogen),
+  saltIndex: typedNumber(p.saltIndex),
+  limingPer100Kg: typedNumber(p.limingPer100Kg),
+  stock: p.stock ? `${typedNumber(p.stock.amount)} ${p.stock.unit}` : '',
   storage: p.storage ?? '',
 });
 
@@ -147,11 +147,18 @@ const wordsOf = (text: string): string[] =>
     .map((w) => w.trim())
     .filter(Boolean);
 
-function readOffer(read: Reader, offer: OfferText, i: number): OfferInput | undefined {
+/** "32 oz" of a liquid is a volume to whoever sells it, a weight to whoever does not say so: asked. */
+const bareOunces = (text: string): boolean =>
+  /\d\s*(?:oz|ozs|ounces?)\.?\s*(?:$|\/|per\b|bottle|jug|can\b)/i.test(text);
+const ouncesOfLiquid = (text: string): string =>
+  `Read "${text.trim()}" of a liquid: say US fl oz, imp fl oz, or oz by weight.`;
+
+function readOffer(read: Reader, offer: OfferText, i: number, liquid: boolean): OfferInput | undefined {
   const path = `offers.${i}`;
   const size = read.quantity(`${path}.size`, offer.size, ['mass', 'volume']);
   const price = whenTyped(offer.price, () => read.number(`${path}.price`, offer.price));
   if (!size) return undefined;
+  if (liquid && bareOunces(offer.size)) return read.refuse(`${path}.size`, ouncesOfLiquid(offer.size));
   return {
     size: size.value,
     unit: size.unit.symbol,
@@ -171,11 +178,18 @@ function readDirection(
   read: Reader,
   { amount: typed, use, perYear: often }: DirectionText,
   i: number,
+  liquid: boolean,
 ): DirectionInput | undefined {
   const path = `directions.${i}`;
   const rate = parseRate(typed);
   const perYear = whenTyped(often, () => read.number(`${path}.perYear`, often));
   if (!rate.ok) return read.refuse(`${path}.amount`, rate.reason);
+  if (liquid && bareOunces(typed)) return read.refuse(`${path}.amount`, ouncesOfLiquid(typed));
+  if (rate.nutrient !== undefined)
+    return read.refuse(
+      `${path}.amount`,
+      `Read "${typed.trim()}", which is so much ${rate.nutrient} and not so much of the product: divide it by the product’s share of ${rate.nutrient}.`,
+    );
   return { use: use.trim(), ...rate.rate, ...given('perYear', perYear) };
 }
 
@@ -202,12 +216,14 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
         ]
       : [];
   });
-  const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i) ?? []);
+  const offers = offerRows.flatMap(([offer, i]) => readOffer(read, offer, i, text.form === 'liquid') ?? []);
   const directionRows = rowsWith(
     text.directions,
     (d) => d.amount.trim() !== '' || d.use.trim() !== '' || d.perYear.trim() !== '',
   );
-  const directions = directionRows.flatMap(([direction, i]) => readDirection(read, direction, i) ?? []);
+  const directions = directionRows.flatMap(
+    ([direction, i]) => readDirection(read, direction, i, text.form === 'liquid') ?? [],
+  );
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
   const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined =>

@@ -1,4 +1,4 @@
-import { findUnit, parseNumber } from '../quantity/index.js';
+import { decimalMarkIn, findUnit, parseNumber } from '../quantity/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
 /** Most days one log may hold: some three years. */
@@ -131,6 +131,13 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
 
   const problems: { row: number; message: string }[] = [];
   const days = new Map<string, Partial<Record<Logged, number[]>>>();
+  // A logger writes all its numbers alike: those that can be read one way only tell how the others are meant.
+  const mark = decimalMarkIn(
+    data
+      .slice(0, MOST_LOGGED_DAYS)
+      .map((cells) => measured.map(({ at }) => cells[at] ?? '').join('\n'))
+      .join('\n'),
+  );
   const order = slashOrder(data.map((cells) => cells[dateAt] ?? ''));
   data.forEach((cells, i) => {
     if (cells.every((c) => c.trim() === '')) return;
@@ -145,7 +152,11 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
     for (const { at, means, factor, offset } of measured) {
       const text = (cells[at] ?? '').trim();
       if (text === '') continue;
-      const read = parseNumber(text);
+      const read = parseNumber(text, mark);
+      if (!read.ok && read.readings) {
+        problems.push({ row, message: `Under ${heading[at]?.slice(0, 30)}: ${read.reason}` });
+        continue;
+      }
       const value = read.ok ? read.value * factor + offset : undefined;
       const [least, most] = LOGGED_LIMITS[means];
       if (value === undefined || value < least || value > most)

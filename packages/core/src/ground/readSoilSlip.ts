@@ -1,9 +1,9 @@
 import { compoundPerElement, formulaText, type CompoundBasis } from '../nutrient/index.js';
-import { formatGiven, formatGivenRange } from '../quantity/index.js';
 import {
   commaIn,
   findValues,
   scaleDeclared,
+  shownDeclared,
   settleThousands,
   unclearWords,
   type AnalysisUnit,
@@ -192,12 +192,7 @@ const LONGEST_LINE = 200;
 
 /** What a figure was read as, in words. */
 function figureWords({ analyte, value, unit, method }: SoilFigure): string {
-  const number =
-    value.kind === 'number'
-      ? formatGiven(value.value)
-      : value.kind === 'below'
-        ? `< ${formatGiven(value.limit)}`
-        : formatGivenRange(value);
+  const number = shownDeclared(value);
   return analyte === 'pH'
     ? `pH ${number}, ${SOIL_METHOD_NAMES[method]}`
     : `${number}${unit ? ` ${unit}` : ''} ${SOIL_ANALYTE_NAMES[analyte]}, ${SOIL_METHOD_NAMES[method]}`;

@@ -32,6 +32,14 @@ test.each([
   ['4 kg/m³ of compost', '4 kg/m³ of medium', 'medium'],
   ['4 g per litre of potting mix', '4 g/L of medium', 'medium'],
   ['5 lb per cubic yard of soil', '5 lb/yd³ of medium', 'medium'],
+  ['2 g/L', '2 g/L of water', 'water'],
+  ['10 g per pot', '10 g/plant', 'plant'],
+  ['2-3 oz/plant', '2–3 oz/plant', 'plant'],
+  ['1-1/2 lb/100 sq ft', '1.5 lb/100 ft²', 'area'],
+  ['1-1/2 to 2 lb per 100 sq. ft.', '1.5–2 lb/100 ft²', 'area'],
+  ['2 Mg/ha', '2 t/ha', 'area'],
+  ['2 lb 4 oz per 1.000 sq ft', '2.25 lb/1000 ft²', 'area'],
+  ['1 Tbs (US) per gal (US)', '1 US tbsp/US gal of water', 'water'],
   ['500 g to 1 kg per m²', '0.5–1 kg/m²', 'area'],
 ])('%s is read as %s', (typed, printed, basis) => {
   expect(printRate(rate(typed))).toBe(printed);
@@ -45,9 +53,11 @@ test.each([
   ['2 tbsp/plant', /differs by country: say US tbsp/],
   ['5 mL/gal', /differs by country: say US gal or imp gal/],
   ['20 g/m', /square measure such as m², or "m of row"/],
-  ['4 g/L', /say "L of water" or "L of medium"/],
   ['5 mm/m²', /expected a weight or a volume/],
-  ['5 g/pot', /Read "pot" behind the stroke/],
+  ['5 g/barrow', /Read "barrow" behind the stroke/],
+  ['2,500 g/m²', /could be 2500 or 2.5/],
+  ['2 T/acre', /"T" is not the same weight to everybody: say t or US ton/],
+  ['2 Mg/plant', /"Mg" is not the same weight to everybody: say t or mg/],
   ['5 g/cm of row', /Read "cm of row"/],
   ['0 g/m²', /more than nothing/],
   ['-5 g/m²', /./],
@@ -100,3 +110,9 @@ test('no text makes it throw', () =>
       (text) => expect(typeof parseRate(text).ok).toBe('boolean'),
     ),
   ));
+
+test('a rate of a nutrient is not one of the product, and says whose it is', () => {
+  expect(parseRate('1 lb N/1000 sq ft')).toMatchObject({ ok: true, nutrient: 'N', rate: { amount: 1, unit: 'lb' } });
+  expect(parseRate('30 kg of P2O5 per ha')).toMatchObject({ ok: true, nutrient: 'P2O5' });
+  expect(parseRate('1 lb/1000 sq ft')).not.toHaveProperty('nutrient');
+});

@@ -17,6 +17,7 @@ const FOOT_M = 0.3048;
 const ACRE_M2 = 43560 * FOOT_M ** 2;
 const US_GALLON_L = 3.785411784;
 const IMPERIAL_GALLON_L = 4.54609;
+const US_BUSHEL_L = 35.23907016688;
 
 const unit = (symbol: string, dimension: Dimension, factor: number, ...aliases: string[]): Unit => ({
   symbol,
@@ -32,14 +33,30 @@ export const UNITS: readonly Unit[] = [
   unit('t', 'mass', 1000, 'tonne', 'tonnes'),
   unit('lb', 'mass', POUND_KG, 'lbs', 'pound', 'pounds', '#'),
   unit('US ton', 'mass', POUND_KG * 2000, 'us tons', 'short ton', 'short tons'),
-  unit('oz', 'mass', POUND_KG / 16, 'ounce', 'ounces'),
-  unit('L', 'volume', 1, 'l', 'litre', 'litres', 'liter', 'liters'),
+  unit(
+    'oz',
+    'mass',
+    POUND_KG / 16,
+    'ounce',
+    'ounces',
+    'ozs',
+    'oz by weight',
+    'oz wt',
+    'oz weight',
+    'ounces by weight',
+    'oz av',
+  ),
+  unit('L', 'volume', 1, 'l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'),
+  unit('dL', 'volume', 0.1, 'dl', 'decilitre', 'decilitres', 'deciliter', 'deciliters'),
+  unit('cL', 'volume', 0.01, 'cl', 'centilitre', 'centilitres', 'centiliter', 'centiliters'),
   unit('mL', 'volume', 1e-3, 'ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'),
   unit('m³', 'volume', 1000, 'm3', 'cubic metre', 'cubic metres', 'cubic meter', 'cubic meters'),
   unit('ft³', 'volume', 1000 * FOOT_M ** 3, 'ft3', 'ft^3', 'cu ft', 'cu. ft.', 'cubic foot', 'cubic feet'),
   unit('yd³', 'volume', 27000 * FOOT_M ** 3, 'yd3', 'yd^3', 'cu yd', 'cu. yd.', 'cubic yard', 'cubic yards'),
   unit('US gal', 'volume', US_GALLON_L, 'us gallon', 'us gallons'),
   unit('imp gal', 'volume', IMPERIAL_GALLON_L, 'imperial gallon', 'imperial gallons', 'uk gal'),
+  unit('US bu', 'volume', US_BUSHEL_L, 'us bushel', 'us bushels'),
+  unit('imp bu', 'volume', 8 * IMPERIAL_GALLON_L, 'imperial bushel', 'imperial bushels'),
   unit('US qt', 'volume', US_GALLON_L / 4, 'us quart', 'us quarts'),
   unit('imp qt', 'volume', IMPERIAL_GALLON_L / 4, 'imperial quart', 'imperial quarts'),
   unit('US pt', 'volume', US_GALLON_L / 8, 'us pint', 'us pints'),
@@ -82,29 +99,49 @@ export const UNITS: readonly Unit[] = [
   unit('g/L', 'density', 1e-3),
 ];
 
+const TABLESPOONS = ['US tbsp', 'metric tbsp', 'AU tbsp'];
+const TEASPOONS = ['US tsp', 'metric tsp'];
+const words = (which: readonly string[], ...names: string[]): readonly (readonly [string, readonly string[]])[] =>
+  names.map((name) => [name, which] as const);
+
 /** Words that name several different measures: the person is asked whose. */
-export const AMBIGUOUS_MEASURES: Readonly<Record<string, readonly string[]>> = {
-  cup: ['US cup', 'metric cup'],
-  cups: ['US cup', 'metric cup'],
-  tbsp: ['US tbsp', 'metric tbsp', 'AU tbsp'],
-  tablespoon: ['US tbsp', 'metric tbsp', 'AU tbsp'],
-  tablespoons: ['US tbsp', 'metric tbsp', 'AU tbsp'],
-  tsp: ['US tsp', 'metric tsp'],
-  teaspoon: ['US tsp', 'metric tsp'],
-  teaspoons: ['US tsp', 'metric tsp'],
-  gal: ['US gal', 'imp gal'],
-  gallon: ['US gal', 'imp gal'],
-  gallons: ['US gal', 'imp gal'],
-  pint: ['US pt', 'imp pt'],
-  pints: ['US pt', 'imp pt'],
-  pt: ['US pt', 'imp pt'],
-  quart: ['US qt', 'imp qt'],
-  quarts: ['US qt', 'imp qt'],
-  qt: ['US qt', 'imp qt'],
-  'fl oz': ['US fl oz', 'imp fl oz'],
-  ton: ['t', 'US ton'],
-  tons: ['t', 'US ton'],
-};
+const AMBIGUOUS: ReadonlyMap<string, readonly string[]> = new Map([
+  ...words(['US cup', 'metric cup'], 'cup', 'cups'),
+  ...words(TABLESPOONS, 'tbsp', 'tbsps', 'tbs', 'tbls', 'tblsp', 'tablespoon', 'tablespoons'),
+  ...words(TEASPOONS, 'tsp', 'tsps', 'teaspoon', 'teaspoons'),
+  ...words(['US gal', 'imp gal'], 'gal', 'gals', 'gallon', 'gallons'),
+  ...words(['US pt', 'imp pt'], 'pint', 'pints', 'pt', 'pts'),
+  ...words(['US qt', 'imp qt'], 'quart', 'quarts', 'qt', 'qts'),
+  ...words(['US bu', 'imp bu'], 'bu', 'bushel', 'bushels'),
+  ...words(['US fl oz', 'imp fl oz'], 'fl oz', 'floz', 'fluid ounce', 'fluid ounces', 'oz fl'),
+  ...words(['t', 'US ton'], 'ton', 'tons'),
+]);
+/** Letters whose case is all that tells two units apart, which few people mind. */
+const AMBIGUOUS_LETTERS: ReadonlyMap<string, readonly string[]> = new Map([
+  ['Mg', ['t', 'mg']],
+  ['T', ['t', 'US ton']],
+]);
+
+const COUNTRY = /\s*\(\s*(us|u\.s\.|usa|metric|imp|imperial|uk|au|australian)\s*\)$/i;
+/** A unit word as it is looked up: no full stops, a country in brackets in front. @example unitWord('gal (US)') // 'US gal' */
+function unitWord(typed: string): string {
+  const [bracket, country = ''] = COUNTRY.exec(typed) ?? [];
+  const bare = (bracket === undefined ? typed : typed.slice(0, -bracket.length))
+    .replace(/\.(?=\s|$)/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+  if (bracket === undefined) return bare;
+  const whose = country.replaceAll('.', '').toLowerCase();
+  const prefix =
+    whose === 'usa' || whose === 'us' ? 'us' : whose === 'au' || whose === 'australian' ? 'australian' : whose;
+  return `${prefix === 'uk' || prefix === 'imp' ? 'imperial' : prefix} ${bare}`;
+}
+
+/** The measures a word could name, when it names several. @example measuresNamed('cups') // ['US cup', 'metric cup'] */
+export function measuresNamed(typed: string): readonly string[] | undefined {
+  const word = unitWord(typed);
+  return AMBIGUOUS_LETTERS.get(word) ?? AMBIGUOUS.get(word.toLowerCase());
+}
 
 /** A unit's name in one spelling: small letters, "per" as a stroke, square measures as ft² and m². */
 const plain = (name: string): string =>
@@ -121,6 +158,18 @@ const bySymbol = new Map<string, Unit>(UNITS.map((u) => [u.symbol, u]));
 const byName = new Map<string, Unit>();
 for (const u of UNITS) for (const name of [u.symbol, ...u.aliases]) byName.set(plain(name), u);
 
+/** Measures with their country in front, in every spelling that has one: "us tablespoons", "imperial fl oz". */
+const byWhose = new Map<string, Unit>();
+for (const [word, symbols] of AMBIGUOUS)
+  for (const symbol of symbols) {
+    const [whose = ''] = symbol.split(' ');
+    const named = bySymbol.get(symbol);
+    const countries = { US: ['us'], imp: ['imp', 'imperial', 'uk'], metric: ['metric'], AU: ['au', 'australian'] }[
+      whose
+    ];
+    for (const country of countries ?? []) if (named) byWhose.set(plain(`${country} ${word}`), named);
+  }
+
 /** The unit with exactly this symbol. @throws RangeError for a symbol that is not in the table. */
 export function unitOf(symbol: string): Unit {
   const found = bySymbol.get(symbol);
@@ -129,7 +178,8 @@ export function unitOf(symbol: string): Unit {
 }
 
 /** The unit a person means by a word, any case, or undefined. @example findUnit('Pounds')?.symbol // 'lb' */
-export const findUnit = (name: string): Unit | undefined => bySymbol.get(name.trim()) ?? byName.get(plain(name));
+export const findUnit = (name: string): Unit | undefined =>
+  bySymbol.get(name.trim()) ?? byName.get(plain(unitWord(name))) ?? byWhose.get(plain(unitWord(name)));
 
 /**
  * A value in canonical units (kg, L, m², m, fraction).

@@ -29,3 +29,13 @@ const values: fc.Arbitrary<DeclaredValue> = fc.oneof(
 test('reading what was printed gives the same value', () => {
   fc.assert(fc.property(values, (value) => expect(parseDeclared(printDeclared(value))).toEqual({ ok: true, value })));
 });
+
+test('at most is a range from nothing, below detection is not', () => {
+  for (const text of ['≤ 20', '<= 20', 'max 20', 'max. 20', 'up to 20', 'at most 20'])
+    expect(parseDeclared(text)).toEqual({ ok: true, value: { kind: 'range', low: 0, mid: 10, high: 20 } });
+  expect(parseDeclared('< 20')).toEqual({ ok: true, value: { kind: 'below', limit: 20 } });
+});
+test('a figure that could be two numbers is asked about, and settled by the mark', () => {
+  expect(parseDeclared('1.250')).toMatchObject({ ok: false, readings: [1.25, 1250] });
+  expect(parseDeclared('1.250–1.500', 'point')).toMatchObject({ ok: true, value: { low: 1.25, high: 1.5 } });
+});

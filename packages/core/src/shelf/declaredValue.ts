@@ -1,26 +1,44 @@
-import { exact, parseNumber, type Range } from '../quantity/index.js';
+import {
+  exact,
+  formatGiven,
+  formatGivenRange,
+  parseNumber,
+  typedNumber,
+  type DecimalMark,
+  type Range,
+} from '../quantity/index.js';
 import type { DeclaredValue } from './product.js';
 
 export type ParsedDeclared =
-  { readonly ok: true; readonly value: DeclaredValue } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly value: DeclaredValue }
+  | { readonly ok: false; readonly reason: string; readonly readings?: readonly [number, number] };
 
 const refusal = (text: string): ParsedDeclared => ({
   ok: false,
-  reason: `Read "${text.slice(0, 30)}", expected a value such as 5, a range such as 0.4–0.7, or < 20 when below detection.`,
+  reason: `Read "${text.slice(0, 30)}", expected a value such as 5, a range such as 0.4–0.7, ≤ 20 for at most, or < 20 when below detection.`,
 });
 
 /**
- * Reads a declared value: `5`, `0,5`, `0.4–0.7` (middle taken between), `0.4–0.5–0.7`, `< 20`.
+ * Reads a declared value: `5`, `0,5`, `0.4–0.7` (middle taken between), `0.4–0.5–0.7`, `≤ 20` (nothing to 20), `< 20` (below detection).
+ * @param mark the decimal mark the person writes, once it is known
  * @example parseDeclared('0.4-0.7') // { kind: 'range', low: 0.4, mid: 0.55, high: 0.7 }
  */
-export function parseDeclared(input: string): ParsedDeclared {
+export function parseDeclared(input: string, mark?: DecimalMark): ParsedDeclared {
   const text = input.trim();
-  const below = /^<\s*(.+)$/.exec(text);
-  if (below) {
-    const limit = parseNumber(below[1] ?? '');
-    return limit.ok && limit.value >= 0 ? { ok: true, value: { kind: 'below', limit: limit.value } } : refusal(text);
+  const [, bound = '', limited = ''] = /^(<=|[<≤]|max\.?|up to|at most)\s*(.+)$/i.exec(text) ?? [];
+  if (bound !== '') {
+    const limit = parseNumber(limited, mark);
+    if (!limit.ok) return limit.readings ? limit : refusal(text);
+    if (limit.value < 0) return refusal(text);
+    return bound === '<'
+      ? { ok: true, value: { kind: 'below', limit: limit.value } }
+      : { ok: true, value: { kind: 'range', low: 0, mid: limit.value / 2, high: limit.value } };
   }
-  const ends = text.split(/(?<=[\d½¼¾.])\s*(?:[–-]|to)\s*(?=[\d.½¼¾])/).map(parseNumber);
+  const ends = text
+    .split(/(?<=[\d½¼¾.])\s*(?:[–-]|to)\s*(?=[\d.½¼¾])(?!\d+\s*\/)/)
+    .map((end) => parseNumber(end, mark));
+  const asked = ends.find((e) => !e.ok && e.readings);
+  if (asked && !asked.ok) return asked;
   if (ends.some((e) => !e.ok)) return refusal(text);
   const values = ends.map((e) => (e.ok ? e.value : 0));
   const [first = 0, second = 0, third] = values;
@@ -35,12 +53,18 @@ export function parseDeclared(input: string): ParsedDeclared {
 export function printDeclared(value: DeclaredValue): string {
   switch (value.kind) {
     case 'number':
-      return String(value.value);
+      return typedNumber(value.value);
     case 'range':
-      return `${value.low}–${value.mid}–${value.high}`;
+      return [value.low, value.mid, value.high].map(typedNumber).join('–');
     case 'below':
-      return `< ${value.limit}`;
+      return `< ${typedNumber(value.limit)}`;
   }
+}
+
+/** A declared value as it is shown: a range by its ends. @example shownDeclared({ kind: 'range', low: 2, mid: 2.5, high: 3 }) // '2–3' */
+export function shownDeclared(value: DeclaredValue): string {
+  if (value.kind === 'below') return `< ${formatGiven(value.limit)}`;
+  return formatGivenRange(declaredRange(value));
 }
 
 /** A declared value times a factor, to so many significant figures. @example scaleDeclared({ kind: 'below', limit: 20 }, 0.5) // { kind: 'below', limit: 10 } */

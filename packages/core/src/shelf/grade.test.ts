@@ -75,3 +75,13 @@ test('a bracket restates the oxides as elements, by name or as a second triple; 
   expect(elements('5-3-4 (P2O5)')).toBeUndefined();
   expect(elements('5-3-4')).toBeUndefined();
 });
+
+test.each([
+  ['21-0-0-24S', '21-0-0 + 24 S'],
+  ['21-0-0-24 S', '21-0-0 + 24 S'],
+  ['10.10.10', '10-10-10'],
+  ['12-5-8-2Mg', '12-5-8 + 2 Mg'],
+])('%s is read as %s', (typed, printed) => {
+  const read = parseGrade(typed);
+  expect(read.kind === 'one' && printGrade(read.grade)).toBe(printed);
+});

@@ -118,7 +118,17 @@ export function parseGrade(input: string): ParsedGrade {
   const [head = '', ...rest] = text.split('+');
   const added = readAdditions(rest.join('+'));
   if (!added) return none(input);
-  const base = head.trim().replace(/^n\s*-?\s*p\s*-?\s*k\s*:?\s*/i, '');
+  // "10.10.10" has strokes of points, and "21-0-0-24S" names its fourth number.
+  const named = /^(.*\d)\s*[-:/]\s*(\d+(?:[.,]\d+)?)\s*%?\s*(S|Mg|Ca|Fe|Zn|B|Mn|Cu|MgO|CaO|SO3)$/i.exec(head.trim());
+  const fourthNamed = named ? readAdditions(`${named[2]} ${named[3]}`) : undefined;
+  if (named && fourthNamed)
+    return parseGrade(
+      `${named[1]} + ${named[2]} ${named[3]}${rest.map((r) => `+${r}`).join('')}${BRACKET.exec(dashed)?.[0] ?? ''}`,
+    );
+  const base = head
+    .trim()
+    .replace(/^n\s*-?\s*p\s*-?\s*k\s*:?\s*/i, '')
+    .replace(/^(\d{1,2})\.(\d{1,2})\.(\d{1,2})$/, '$1-$2-$3');
 
   if (/^\d{3,6}$/.test(base)) {
     const readings = splitDigits(base).map((numbers) => [...npk(numbers), ...added]);

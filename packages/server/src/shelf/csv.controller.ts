@@ -15,6 +15,7 @@ import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
+import type { DecimalMark } from '@wheat-ledger/core';
 import type { Request, Response } from 'express';
 import { Readable } from 'node:stream';
 import { MOST_CSV_BYTES, MOST_CSV_COLUMNS, type CsvProgress, type CsvReport } from '@wheat-ledger/contract';
@@ -51,6 +52,11 @@ class CsvQueryDto {
   @Matches(/^[A-Z]{3}$/, { message: 'Expected a three-letter currency code such as EUR.' })
   currency?: string;
 
+  /** The decimal mark of the file's numbers. */
+  @IsOptional()
+  @IsIn(['point', 'comma'], { message: 'Expected point or comma.' })
+  decimal?: DecimalMark;
+
   @IsOptional()
   @IsUUID('4', { message: 'Expected job as an id such as 3f2b8c1e-….' })
   job?: string;
@@ -77,7 +83,7 @@ export class CsvController {
   async import(
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
-    @Query(inputPipe(CsvQueryDto)) { write, columns, currency, job }: CsvQueryDto,
+    @Query(inputPipe(CsvQueryDto)) { write, columns, currency, decimal, job }: CsvQueryDto,
   ): Promise<CsvReport> {
     const gone = new AbortController();
     response.once('close', () => {
@@ -92,6 +98,7 @@ export class CsvController {
         columns,
         write: write === 'yes',
         currency,
+        decimal,
         job,
         signal: gone.signal,
       });

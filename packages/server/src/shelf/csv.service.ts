@@ -16,6 +16,7 @@ import {
   type CsvReport,
   type ProductInput,
 } from '@wheat-ledger/contract';
+import type { DecimalMark } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
 import { textOf } from '../common/textUpload.js';
@@ -36,6 +37,8 @@ export interface CsvUpload {
   readonly write: boolean;
   /** That of prices whose row names none; such prices are refused without it. */
   readonly currency: string | undefined;
+  /** The decimal mark of the file's numbers; what could be two numbers is refused without it. */
+  readonly decimal: DecimalMark | undefined;
   /** Name under which others may ask how far it is. */
   readonly job: string | undefined;
   /** Stops the reading; nothing is written then. */
@@ -98,7 +101,7 @@ export class CsvService {
         upload.signal.throwIfAborted();
         const read = some.map(({ row, cells, columns }) => ({
           row,
-          read: readCsvRow(columns, cells, upload.currency),
+          read: readCsvRow(columns, cells, upload.currency, upload.decimal),
         }));
         const good = read.flatMap(({ read: r }) => (r.ok ? [{ input: r.value }] : []));
         const bad = read.flatMap(({ row, read: r }) =>

@@ -1,3 +1,4 @@
+import type { DecimalMark } from '@wheat-ledger/core';
 import { original } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { RECORD_KINDS } from '@wheat-ledger/contract';
@@ -161,14 +162,22 @@ export const api = createApi({
     /** Looks into a CSV file of bags, and writes what fits when told to. */
     importCsv: build.mutation<
       CsvReport,
-      { file: File; columns: readonly string[]; currency: string | undefined; job: string; write: boolean }
+      {
+        file: File;
+        columns: readonly string[];
+        currency: string | undefined;
+        decimal: DecimalMark | undefined;
+        job: string;
+        write: boolean;
+      }
     >({
-      query: ({ file, columns, currency, job, write }) => ({
+      query: ({ file, columns, currency, decimal, job, write }) => ({
         url: 'shelf/csv',
         method: 'POST',
         params: {
           columns: JSON.stringify(columns),
           ...(currency ? { currency } : {}),
+          ...(decimal ? { decimal } : {}),
           job,
           write: write ? 'yes' : 'no',
         },

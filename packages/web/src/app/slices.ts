@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Figure, Nutrient, SodicSchool } from '@wheat-ledger/core';
+import type { DecimalMark, Figure, Nutrient, SodicSchool } from '@wheat-ledger/core';
 
 export const MOST_ON_BENCH = 8;
 
@@ -36,6 +36,8 @@ export interface Settings {
   readonly daysOnSurface: number;
   /** Where sodic soil begins. */
   readonly sodicSchool: SodicSchool;
+  /** How 2,500 is meant, once it has been asked. */
+  readonly decimalMark: DecimalMark | undefined;
 }
 
 const FIRST_SETTINGS: Settings = {
@@ -47,6 +49,7 @@ const FIRST_SETTINGS: Settings = {
   nitrogenKgPerHa: undefined,
   daysOnSurface: 0,
   sodicSchool: 'US',
+  decimalMark: undefined,
 };
 
 export const settingsSlice = createSlice({

@@ -49,6 +49,19 @@ export function UnitsPopover() {
           />
         </div>
         <div>
+          <p className="mb-1 text-sm text-faint">2,500 and 1.250 are typed with the decimal mark</p>
+          <Choice
+            label="Decimal mark"
+            value={settings.decimalMark ?? 'ask'}
+            onChange={(mark) => set({ decimalMark: mark === 'ask' ? undefined : mark })}
+            options={[
+              { value: 'ask', text: 'ask me' },
+              { value: 'point', text: '1.5' },
+              { value: 'comma', text: '1,5' },
+            ]}
+          />
+        </div>
+        <div>
           <p className="mb-1 text-sm text-faint">Light</p>
           <Choice
             label="Light"

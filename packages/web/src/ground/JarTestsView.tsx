@@ -8,6 +8,7 @@ import {
   JAR_START,
   JAR_STEPS,
   parseNumber,
+  typedNumber,
   textureResult,
   type JarKind,
   type JarStep,
@@ -51,7 +52,7 @@ const inputOf = ({ plotId, name, kind, startedAt, readings, note }: JarTestRecor
 function StepRow({ jar, step, now }: { jar: JarTestRecord; step: JarStep; now: number }) {
   const { keep, saving } = useKeep('jar');
   const value = toJarReadings(jar)[step.key];
-  const kept = value === undefined ? '' : String(value);
+  const kept = typedNumber(value);
   const [text, setText] = useState(kept);
   const due = jar.startedAt ? Date.parse(jar.startedAt) + step.afterMinutes * MINUTE : undefined;
   const isCloud = jar.kind === 'dispersion';

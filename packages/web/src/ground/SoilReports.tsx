@@ -8,7 +8,7 @@ import {
   CONDITIONS,
   formatGiven,
   pHAvailability,
-  printDeclared,
+  shownDeclared,
   SOIL_ANALYTE_EXPLAINED,
   SOIL_ANALYTE_NAMES,
   SOIL_METHOD_NAMES,
@@ -142,7 +142,7 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
                 <td className="text-faint sm:whitespace-nowrap">{SOIL_METHOD_NAMES[row.method]}</td>
                 {values.map((v, i) => (
                   <td key={oldestFirst[i]?.id} className="num">
-                    {v ? printDeclared(v) : '–'}
+                    {v ? shownDeclared(v) : '–'}
                   </td>
                 ))}
                 <td>

@@ -13,7 +13,15 @@ import {
   type ShapeInput,
   type TemperatureInput,
 } from '@wheat-ledger/contract';
-import { DomainError, plotArea, SHAPES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
+import {
+  DomainError,
+  plotArea,
+  SHAPES,
+  typedNumber,
+  type Medium,
+  type ShapeKind,
+  type Texture,
+} from '@wheat-ledger/core';
 
 /** A plot as a person types it. */
 export interface PlotText {
@@ -87,39 +95,37 @@ export const blankPlot = (today: string): PlotText => ({
 export const plotText = (p: PlotInput): PlotText => ({
   ...blankPlot(p.plantedOn),
   name: p.name,
-  area: `${p.areaM2} m²`,
+  area: `${typedNumber(p.areaM2)} m²`,
   crop: p.crop,
   medium: p.medium,
   texture: p.texture,
-  pH: p.pH === undefined ? '' : String(p.pH),
+  pH: typedNumber(p.pH),
   ...(p.shape
     ? {
         shape: p.shape.kind,
         lengths: Array.from({ length: MOST_LENGTHS }, (_, i) =>
-          p.shape?.lengthsM[i] === undefined ? '' : `${p.shape.lengthsM[i]} m`,
+          p.shape?.lengthsM[i] === undefined ? '' : `${typedNumber(p.shape.lengthsM[i] ?? 0)} m`,
         ),
         sides: String(p.shape.kind === 'polygon' ? (p.shape.lengthsM.length + 3) / 2 : 4),
-        litres: p.shape.litres === undefined ? '' : `${p.shape.litres} L`,
-        count: p.shape.count === undefined ? '' : String(p.shape.count),
+        litres: p.shape.litres === undefined ? '' : `${typedNumber(p.shape.litres)} L`,
+        count: typedNumber(p.shape.count),
       }
     : {}),
   ...(p.climate
     ? {
-        rainMm: p.climate.rainMm.map(String),
-        irrigationMm: p.climate.irrigationMm.map(String),
-        etMm: p.climate.etMm.map(String),
+        rainMm: p.climate.rainMm.map((v) => typedNumber(v)),
+        irrigationMm: p.climate.irrigationMm.map((v) => typedNumber(v)),
+        etMm: p.climate.etMm.map((v) => typedNumber(v)),
       }
     : {}),
-  water: Object.fromEntries(
-    WATER_KEYS.map((key) => [key, p.water?.[key] === undefined ? '' : String(p.water[key])]),
-  ) as Record<WaterField, string>,
+  water: Object.fromEntries(WATER_KEYS.map((key) => [key, typedNumber(p.water?.[key])])) as Record<WaterField, string>,
   kind: p.temperature.kind,
   ...(p.temperature.kind === 'monthly'
-    ? { meansC: (p.temperature.meansC ?? []).map(String) }
+    ? { meansC: (p.temperature.meansC ?? []).map((v) => typedNumber(v)) }
     : {
-        meanC: String(p.temperature.meanC),
-        amplitudeC: String(p.temperature.amplitudeC),
-        warmestDay: String(p.temperature.warmestDay),
+        meanC: typedNumber(p.temperature.meanC),
+        amplitudeC: typedNumber(p.temperature.amplitudeC),
+        warmestDay: typedNumber(p.temperature.warmestDay),
       }),
 });
 

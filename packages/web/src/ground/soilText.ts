@@ -8,6 +8,7 @@ import {
 } from '@wheat-ledger/contract';
 import {
   printDeclared,
+  typedNumber,
   soilFigureProblem,
   type DeclaredValue,
   type SoilAnalyte,
@@ -49,7 +50,7 @@ export const blankSoil = (today: string): SoilText => ({
 export const soilText = (r: SoilReportInput): SoilText => ({
   name: r.name,
   sampledOn: r.sampledOn,
-  depth: `${r.depthM} m`,
+  depth: `${typedNumber(r.depthM)} m`,
   note: r.note,
   figures: r.figures.map((f) => figureText({ ...f, value: f.value as DeclaredValue })),
 });

@@ -1,3 +1,4 @@
+import { typedNumber } from '@wheat-ledger/core';
 import { Reader, rowsWith, type ReadText, type RecipeInput } from '@wheat-ledger/contract';
 
 export interface PartText {
@@ -29,10 +30,10 @@ export const recipeText = (r: RecipeInput): RecipeText => ({
   name: r.name,
   target: r.target,
   strength: r.strength,
-  tolerance: String(Number((r.tolerance * 100).toPrecision(4))),
+  tolerance: typedNumber(Number((r.tolerance * 100).toPrecision(4))),
   by: r.by,
-  batch: `${r.batchKg} kg`,
-  parts: r.parts.map((p) => ({ productId: p.productId, parts: String(p.parts) })),
+  batch: `${typedNumber(r.batchKg)} kg`,
+  parts: r.parts.map((p) => ({ productId: p.productId, parts: typedNumber(p.parts) })),
 });
 
 /** Reads a typed recipe; parts without a product or a number are left out. */

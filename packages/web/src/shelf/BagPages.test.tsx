@@ -7,6 +7,7 @@ import { Attachments } from './Attachments';
 import { ElementsView } from './ElementsView';
 import { KitchenView } from './KitchenView';
 import { LabelMargin } from './LabelMargin';
+import { EditProduct } from './ProductEditor';
 import { VersionsView } from './VersionsView';
 
 const hen = productNamed('Hollow Hen Pellets');
@@ -190,4 +191,23 @@ test('prices seen stand beside the label, newest first, with the cheapest marked
   unmount();
   await show(<LabelMargin draft={toProduct({ ...hen, offers: offers.slice(1) }, hen.id)} />);
   expect(screen.queryByTestId('prices-seen')).toBeNull();
+});
+
+test('a weight that could be two is asked about once: the answer is written plainly, and holds for what is typed after', async () => {
+  const { store } = await show(<EditProduct />, { path: `/shelf/${hen.id}`, route: '/shelf/:id' });
+  const type = async (label: string, text: string) => {
+    const field = screen.getByLabelText<HTMLInputElement>(label);
+    await userEvent.clear(field);
+    await userEvent.type(field, text);
+    await userEvent.tab();
+    return field;
+  };
+  const stock = await type('Stock on hand', '2,500 kg');
+  expect(await screen.findByText(/could be 2500 or 2.5: say which/)).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: '2500 kg' }));
+  expect(stock.value).toBe('2500 kg');
+  await waitFor(() => expect(screen.queryByText(/could be 2500/)).toBeNull());
+  expect(store.getState().settings.decimalMark).toBe('point');
+  const density = await type('Density, kg/L', '1.250');
+  await waitFor(() => expect(density.value).toBe('1.25'));
 });

@@ -12,8 +12,10 @@ import {
   type CsvColumn,
   type CsvReport,
 } from '@wheat-ledger/contract';
-import { ANALYTES, basesOf } from '@wheat-ledger/core';
+import { ANALYTES, basesOf, type DecimalMark } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
+import { useAppSelector } from '../app/store';
+import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { TakeBack } from '../ui/TakeBack';
@@ -65,24 +67,29 @@ function peek(file: File): Promise<Table | string> {
 }
 
 /** Sends the file to be tried whenever the meaning of a column changes, and to be written when told to. */
-function useCsvImport({ file }: Table, columns: readonly string[], currency: string | undefined) {
+function useCsvImport(
+  { file }: Table,
+  columns: readonly string[],
+  currency: string | undefined,
+  decimal: DecimalMark | undefined,
+) {
   const [send] = useImportCsvMutation();
   const [tried, setTried] = useState<{ readonly report: CsvReport } | { readonly trouble: string }>();
   const [writing, setWriting] = useState<{ readonly job: string; readonly abort: () => void }>();
   const [done, setDone] = useState<{ readonly words: string; readonly batch?: string }>();
   useEffect(() => {
     setTried(undefined);
-    const trial = send({ file, columns, currency, job: crypto.randomUUID(), write: false });
+    const trial = send({ file, columns, currency, decimal, job: crypto.randomUUID(), write: false });
     void trial.then(
       (result) => setTried(result.error ? { trouble: problemOf(result.error).detail } : { report: result.data }),
       () => undefined,
     );
     return () => trial.abort();
-  }, [send, file, columns, currency]);
+  }, [send, file, columns, currency, decimal]);
   const { data: progress } = useCsvProgressQuery({ job: writing?.job ?? '' }, { skip: !writing, pollingInterval: 300 });
   const write = async (): Promise<void> => {
     const job = crypto.randomUUID();
-    const sent = send({ file, columns, currency, job, write: true });
+    const sent = send({ file, columns, currency, decimal, job, write: true });
     setWriting({ job, abort: () => sent.abort() });
     const result = await sent;
     setWriting(undefined);
@@ -112,11 +119,14 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
   const [columns, setColumns] = useState<readonly (CsvColumn | undefined)[]>(() => table.heading.map(columnFor));
   const meanings = useMemo(() => columns.map((c) => (c ? headingOf(c) : '')), [columns]);
   const [currency, setCurrency] = useState(() => currencyIn(table.heading));
+  const known = useAppSelector((st) => st.settings.decimalMark);
+  const [decimal, setDecimal] = useState(known);
   const asksCurrency = hasPart(columns, 'price') && !hasPart(columns, 'currency');
   const { tried, writing, done, progress, write, again } = useCsvImport(
     table,
     meanings,
     asksCurrency && CURRENCY.test(currency) ? currency : undefined,
+    decimal,
   );
   const report = tried && 'report' in tried ? tried.report : undefined;
   return (
@@ -189,6 +199,19 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
           </span>
         </label>
       )}
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        Numbers such as 1.250 or 2,500 have the decimal mark
+        <Choice
+          label="Decimal mark of the file"
+          value={decimal ?? 'ask'}
+          onChange={(mark) => setDecimal(mark === 'ask' ? undefined : mark)}
+          options={[
+            { value: 'ask', text: 'not said' },
+            { value: 'point', text: '1.5' },
+            { value: 'comma', text: '1,5' },
+          ]}
+        />
+      </div>
       <div className="mt-3" aria-live="polite">
         {!tried && <p className="text-faint">Trying every row …</p>}
         {tried && 'trouble' in tried && (

@@ -1,5 +1,8 @@
-import { useId, type ChangeEvent, type ComponentProps, type ReactNode } from 'react';
+import { useCallback, useEffect, useId, type ChangeEvent, type ComponentProps, type ReactNode } from 'react';
 import { get, useFormContext } from 'react-hook-form';
+import { writtenPlainly } from '@wheat-ledger/core';
+import { settingsSlice } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
 
 interface FieldProps {
   readonly name: string;
@@ -17,6 +20,42 @@ function useFieldMessage(name: string): string | undefined {
   return error && typeof error === 'object' && 'message' in error && typeof error.message === 'string'
     ? error.message
     : undefined;
+}
+
+/** Where a typed number could be two, a factor of a thousand apart: both to choose from, once; the answer holds for all that is typed after. */
+function WhichNumber({ name }: { name: string }) {
+  const { getValues, setValue } = useFormContext();
+  const known = useAppSelector((s) => s.settings.decimalMark);
+  const dispatch = useAppDispatch();
+  const typed: unknown = getValues(name);
+  const text = typeof typed === 'string' ? typed : '';
+  const write = useCallback(
+    (plain: string) => setValue(name, plain, { shouldDirty: true, shouldValidate: true }),
+    [name, setValue],
+  );
+  useEffect(() => {
+    const plain = known && writtenPlainly(text, known);
+    if (plain !== undefined && plain !== text) write(plain);
+  }, [known, text, write]);
+  const readings = (['point', 'comma'] as const).map((mark) => ({ mark, plain: writtenPlainly(text, mark) }));
+  if (known || readings.every(({ plain }) => plain === text)) return null;
+  return (
+    <span className="ml-1 inline-flex gap-2">
+      {readings.map(({ mark, plain }) => (
+        <button
+          key={mark}
+          type="button"
+          className="plain"
+          onClick={() => {
+            dispatch(settingsSlice.actions.changed({ decimalMark: mark }));
+            write(plain);
+          }}
+        >
+          {plain}
+        </button>
+      ))}
+    </span>
+  );
 }
 
 function Shell({
@@ -39,9 +78,10 @@ function Shell({
       </label>
       {children({ id, 'aria-invalid': message !== undefined, 'aria-describedby': describes })}
       {message ? (
-        <p id={`${id}-message`} className="mt-0.5 text-sm text-beet">
+        <div id={`${id}-message`} className="mt-0.5 text-sm text-beet">
           {message}
-        </p>
+          <WhichNumber name={name} />
+        </div>
       ) : (
         hint && (
           <p id={`${id}-hint`} className="mt-0.5 text-sm text-faint">

@@ -1,8 +1,10 @@
 import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FormProvider } from 'react-hook-form';
+import { Provider } from 'react-redux';
 import { ClaimInput, typedPath } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
+import { makeStore } from '../app/store';
 import { TextField } from './Field';
 import { fieldPath, useTextForm, type TextForm } from './textForm';
 
@@ -28,7 +30,12 @@ const read = (text: Text) => ({
   problems: [],
 });
 let held: TextForm<Text>;
-function Form({ version = 1 }: { version?: number }) {
+const Form = (props: { version?: number }) => (
+  <Provider store={makeStore()}>
+    <OwnForm {...props} />
+  </Provider>
+);
+function OwnForm({ version = 1 }: { version?: number }) {
   const textForm = useTextForm<Text, ClaimInput>({ Input: ClaimInput, saved: SAVED, version, read, draft: 'test' });
   held = textForm;
   return (

@@ -11,7 +11,7 @@ import {
   type Nutrient,
 } from '../../nutrient/index.js';
 import { formatGiven } from '../../quantity/index.js';
-import { printDeclared, scaleDeclared } from '../declaredValue.js';
+import { scaleDeclared, shownDeclared } from '../declaredValue.js';
 import type { Finding } from '../labelChecks.js';
 import { declaredRange } from '../declaredValue.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
@@ -37,8 +37,7 @@ export interface Context {
   readonly totals: ReadonlySet<Nutrient>;
 }
 
-export const percentOf = (figure: AnalysisFigure): string =>
-  `${printDeclared(figure.value).replace(/^([\d.]+)–[\d.]+–([\d.]+)$/, '$1–$2')} ${figure.unit}`;
+export const percentOf = (figure: AnalysisFigure): string => `${shownDeclared(figure.value)} ${figure.unit}`;
 export const figureWords = (figure: AnalysisFigure): string =>
   `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}${figure.extract ? ', in an extract' : ''}`;
 

@@ -29,7 +29,13 @@ const RATE = new RegExp(
 const OTHER_RATE = new RegExp(String.raw`${NUMBER}\s*${AMOUNT}\b.*\bper\b`, 'i');
 const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (
   string | undefined
-)[]): ParsedRate => parseRate(`${amount} ${unit}/${per || counted || each}`);
+)[]): ParsedRate => {
+  const behind = per || counted || each;
+  const read = parseRate(`${amount} ${unit}/${behind}`);
+  // "60 g/L" on a label is what a litre holds; only with the water named is it a rate.
+  const content = read.ok && read.rate.per.unit === 'L of water' && !/water/i.test(behind) && /^k?g|^mg/i.test(unit);
+  return content ? { ok: false, reason: 'what a litre holds' } : read;
+};
 
 /** What a rate is for: the words before a colon, or those behind "for". Words that every label has say nothing. */
 function useOf(before: string, behind: string): string {

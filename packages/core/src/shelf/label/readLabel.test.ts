@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { LABELS } from '../../../test/labels/labels.js';
-import { printDeclared } from '../declaredValue.js';
+import { shownDeclared } from '../declaredValue.js';
 import type { AnalysisFigure } from '../product.js';
 import { readLabel } from './readLabel.js';
 
 const shown = ({ analyte, basis, value, unit }: AnalysisFigure): string =>
-  `${analyte}${basis === 'element' ? '' : `/${basis}`} ${value.kind === 'range' ? `${value.low}–${value.high}` : printDeclared(value)} ${unit}`;
+  `${analyte}${basis === 'element' ? '' : `/${basis}`} ${shownDeclared(value)} ${unit}`;
 
 test.each(LABELS.map((l) => [l.name, l] as const))(
   '%s',
@@ -144,9 +144,9 @@ test('an extract above its total cannot be: one of them is on the other basis', 
 test('figures on dry matter wait for the moisture, and are taken over once it is told, wherever it stands', () => {
   const waiting = readLabel('mg/kg dry weight\nNitrogen 14500', 'measured');
   expect(waiting.analysis).toEqual([]);
-  expect(waiting.lines[1]!.says).toBe('14500 mg/kg nitrogen, on dry matter: waits for the moisture');
+  expect(waiting.lines[1]!.says).toBe('14\u2009500 mg/kg nitrogen, on dry matter: waits for the moisture');
   expect(waiting.findings.find((f) => f.code === 'label.dry')?.message).toContain('Add a line such as “Moisture 12 %”');
   const told = readLabel('mg/kg dry weight\nNitrogen 14500\nMoisture 40 %', 'measured');
   expect(told.analysis[0]?.value).toEqual({ kind: 'number', value: 8700 });
-  expect(told.lines[1]!.says).toBe('14500 mg/kg nitrogen, on dry matter');
+  expect(told.lines[1]!.says).toBe('14\u2009500 mg/kg nitrogen, on dry matter');
 });

@@ -42,7 +42,7 @@ const FOREIGN =
 
 const numberOf = (text: string): number => {
   // A label's comma is a decimal mark: "0,250 %" and "1,25 %" alike.
-  const read = parseNumber(text.replace(',', '.'));
+  const read = parseNumber(text.replace(',', '.'), 'point');
   return read.ok ? read.value : Number.NaN;
 };
 
@@ -133,6 +133,11 @@ export function settleThousands(
 ): { readonly line: string } | { readonly unclear: string } {
   const spaced = /(?<![\d.,-])[1-9]\d{0,2} \d{3}(?=\s*(?:mg\b|ppm))/i.exec(line);
   if (spaced) return { unclear: spaced[0] };
+  const point = /(?<![\d.,-])[1-9]\d{0,2}\.\d{3}(?![\d.,])(?=\s*(?:mg\b|ppm))/i.exec(line);
+  if (point && comma !== 'thousands') {
+    if (comma === 'unknown') return { unclear: point[0] };
+    return settleThousands(line.replace(point[0], point[0].replace('.', '')), comma);
+  }
   let unclear: string | undefined;
   const settled = line.replace(/(?<![\d.,-])[1-9]\d{0,2}(?:,\d{3})+(?![\d,])/g, (number, at: number) => {
     const rest = line.slice(at + number.length);
@@ -149,4 +154,4 @@ export function settleThousands(
 
 /** What is said of such a number. */
 export const unclearWords = (number: string): string =>
-  `“${number}” could be ${number.replace(/[, ]/g, '')} or ${number.includes(',') ? number.replace(',', '.') : 'two numbers'}: write it plainly`;
+  `“${number}” could be ${number.replace(/[,. ]/g, '')} or ${/[.,]/.test(number) ? number.replace(',', '.') : 'two numbers'}: write it plainly`;

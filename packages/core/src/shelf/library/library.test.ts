@@ -67,3 +67,17 @@ test('every known material has aliases of its own: no name means two things', ()
   const names = MATERIALS.flatMap((m) => [...new Set([m.name, ...m.aliases])]);
   expect(names.filter((n, i) => names.indexOf(n) !== i)).toEqual([]);
 });
+
+test.each([
+  ['Sulphate of Potash', 'potassium sulfate'],
+  ['SOP', 'potassium sulfate'],
+  ['M.O.P.', 'potassium chloride'],
+  ['Epsom Salts', 'magnesium sulfate'],
+  ['bonemeal', 'bone meal'],
+  ['hoof & horn', 'horn meal'],
+  ['Flowers of Sulphur', 'elemental sulfur'],
+  ['ag lime', 'limestone'],
+  ['worm-castings', 'worm compost'],
+  ['leaf mold', 'leaf mould'],
+  ['chicken manures', 'poultry manure'],
+])('the trade word %s is %s', (word, name) => expect(findMaterial(word)?.name).toBe(name));
