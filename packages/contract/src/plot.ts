@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsNumber, Max, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsInt, IsNumber, Max, Min } from 'class-validator';
 import {
   CROPS,
   MEDIA,
@@ -122,6 +122,22 @@ export class ShapeInput {
   @Maybe()
   @NumberBetween(0.01, 100_000, 'litres')
   litres?: number;
+
+  /** Corners of uneven sides that turn in, counted from 0. */
+  @Maybe()
+  @IsArray()
+  @ArrayMaxSize(MOST_SIDES, { message: `Expected at most ${MOST_SIDES} corners.` })
+  @ArrayUnique({ message: 'Expected each corner once.' })
+  @IsInt({ each: true, message: 'Expected corners counted from 0.' })
+  @Min(0, { each: true, message: 'Expected corners counted from 0.' })
+  @Max(MOST_SIDES - 1, { each: true, message: `Expected corners of at most ${MOST_SIDES - 1}.` })
+  inward?: number[];
+
+  /** Which of several outlines with the same lengths and corners. */
+  @Maybe()
+  @NumberBetween(0, 600, 'an outline')
+  @IsInt({ message: 'Expected an outline counted from 0.' })
+  outline?: number;
 }
 
 export class PlotInput {

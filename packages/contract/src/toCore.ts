@@ -128,7 +128,7 @@ export const SHAPE_LENGTHS: Readonly<Record<Shape['kind'], ShapeLengths>> = {
 };
 
 /** A shape as the core works out its area; lengths that were not given are zero, which the core refuses in words. */
-export function toShape({ kind, lengthsM, count = 0, litres = 0 }: ShapeInput): Shape {
+export function toShape({ kind, lengthsM, count = 0, litres = 0, inward, outline }: ShapeInput): Shape {
   const [a = 0, b = 0, c = 0] = lengthsM;
   switch (kind) {
     case 'rectangle':
@@ -141,7 +141,7 @@ export function toShape({ kind, lengthsM, count = 0, litres = 0 }: ShapeInput): 
       return { kind, sidesM: [a, b, c] };
     case 'polygon': {
       const sides = Math.floor((lengthsM.length + 3) / 2);
-      return { kind, sidesM: lengthsM.slice(0, sides), diagonalsM: lengthsM.slice(sides) };
+      return { kind, sidesM: lengthsM.slice(0, sides), diagonalsM: lengthsM.slice(sides), inward, outline };
     }
     case 'containers':
       return { kind, acrossM: a, litres, count };

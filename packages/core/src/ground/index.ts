@@ -2,6 +2,7 @@ export * from './crops.js';
 export * from './site.js';
 export * from './soilTemperature.js';
 export * from './shape.js';
+export * from './polygon.js';
 export * from './soilChemistry.js';
 export * from './soilReport.js';
 export * from './readSoilSlip.js';

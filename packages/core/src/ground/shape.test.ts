@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { workingLines } from '../figure/index.js';
+import { polygonPlan } from './polygon.js';
 import { mediumVolume, plotArea, ringReadings, type Shape } from './shape.js';
 
 const area = (shape: Shape): number => plotArea(shape).value.mid;
@@ -107,4 +108,92 @@ test.each([
 test('ten pots of 12 L hold 120 L, whatever their surface', () => {
   expect(mediumVolume({ kind: 'containers', acrossM: 0.3, litres: 12, count: 10 })?.value.mid).toBeCloseTo(120, 9);
   expect(mediumVolume({ kind: 'circle', acrossM: 1 })).toBeUndefined();
+});
+
+type Corners = readonly (readonly [number, number])[];
+const L: Corners = [
+  [0, 0],
+  [4, 0],
+  [4, 2],
+  [2, 2],
+  [2, 4],
+  [0, 4],
+];
+const U: Corners = [
+  [0, 0],
+  [6, 0],
+  [6, 5],
+  [4, 5],
+  [4, 2],
+  [2, 2],
+  [2, 4],
+  [0, 4],
+];
+/** A bed as a tape finds it, going round from one of its corners. */
+function taped(corners: Corners, from: number) {
+  const at = (i: number) => corners[(from + i) % corners.length]!;
+  const apart = (i: number, j: number): number => Math.hypot(at(i)[0] - at(j)[0], at(i)[1] - at(j)[1]);
+  const turnsIn = (i: number): boolean => {
+    const [[ax, ay], [bx, by], [cx, cy]] = [at(i + corners.length - 1), at(i), at(i + 1)];
+    return (bx - ax) * (cy - by) - (by - ay) * (cx - bx) < 0;
+  };
+  const n = corners.length;
+  return {
+    kind: 'polygon',
+    sidesM: corners.map((_, i) => apart(i, i + 1)),
+    diagonalsM: Array.from({ length: n - 3 }, (_, i) => apart(0, i + 2)),
+    inward: corners.flatMap((_, i) => (turnsIn(i) ? [i] : [])),
+  } as const;
+}
+
+test.each([
+  ...L.map((_, from) => ['an L', 12, L, from] as const),
+  ...U.map((_, from) => ['a U', 22, U, from] as const),
+])(
+  '%s of %p m² is among its outlines, measured from any corner, its true corners turning in',
+  (_name, area, corners, from) => {
+    const shape = taped(corners, from);
+    const { outlines } = polygonPlan(shape);
+    const plans = Array.from({ length: outlines }, (_, outline) => polygonPlan({ ...shape, outline }));
+    for (const plan of plans) expect(plan.asSaid).toBe(true);
+    const right = plans.findIndex((plan) => Math.abs(plan.areaM2 - area) < 1e-9);
+    expect(right).toBeGreaterThanOrEqual(0);
+    expect(plotArea({ ...shape, outline: right }).value.mid).toBeCloseTo(area, 9);
+  },
+);
+test('an L measured from its far corner has one outline; from the corner beside the bend two, to choose from by looking', () => {
+  expect(polygonPlan(taped(L, 0)).outlines).toBe(1);
+  expect([0, 1].map((outline) => polygonPlan({ ...taped(L, 2), outline }).areaM2.toFixed(6))).toEqual(
+    expect.arrayContaining(['12.000000', '8.000000']),
+  );
+});
+test('unsaid, every corner is supposed to turn out where it can: the L from its end is a third too large, and says so', () => {
+  const shape = { ...taped(L, 2), inward: [] };
+  expect(plotArea(shape).value.mid).toBeCloseTo(16, 9);
+  expect(polygonPlan(shape).inward).toEqual([false, false, false, false, false, false]);
+  const told = plotArea(taped(L, 2));
+  expect(told.how).toMatchObject({ kind: 'operation', sign: '−' });
+});
+test('sides that cross however the corners turn are refused', () =>
+  expect(() => plotArea({ kind: 'polygon', sidesM: [2, 2.909, 1.932, 1.932, 1], diagonalsM: [1, 1] })).toThrow(
+    /sides would cross/,
+  ));
+test('any quadrilateral measured with its true corners has the area of its corners', () => {
+  const point = fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }));
+  fc.assert(
+    fc.property(fc.array(point, { minLength: 4, maxLength: 4 }), (corners) => {
+      const cross = (a: readonly number[], b: readonly number[], c: readonly number[]): number =>
+        (b[0]! - a[0]!) * (c[1]! - a[1]!) - (b[1]! - a[1]!) * (c[0]! - a[0]!);
+      const [a, b, c, d] = corners as [[number, number], [number, number], [number, number], [number, number]];
+      // No three in a line, and no two sides that cross.
+      fc.pre([cross(a, b, c), cross(b, c, d), cross(c, d, a), cross(d, a, b)].every((x) => Math.abs(x) > 20));
+      const across = (p: number[], q: number[], r: number[], s: number[]): boolean =>
+        cross(p, q, r) * cross(p, q, s) < 0 && cross(r, s, p) * cross(r, s, q) < 0;
+      fc.pre(!across(a, b, c, d) && !across(b, c, d, a));
+      const area =
+        corners.reduce((s, [x, y], i) => s + x * corners[(i + 1) % 4]![1] - corners[(i + 1) % 4]![0] * y, 0) / 2;
+      const facing = area > 0 ? corners : [...corners].reverse();
+      expect(plotArea(taped(facing, 0)).value.mid).toBeCloseTo(Math.abs(area), 6);
+    }),
+  );
 });

@@ -1,5 +1,6 @@
-import { computed, constant, literal, product, sum, type Figure } from '../figure/index.js';
+import { computed, constant, difference, literal, product, sum, type Figure } from '../figure/index.js';
 import { QuantityError } from '../errors.js';
+import { fan, polygonPlan, type MeasuredPolygon } from './polygon.js';
 
 /** The shape of a plot as it is measured with a tape; all lengths in metres. */
 export type Shape =
@@ -9,13 +10,12 @@ export type Shape =
   | { readonly kind: 'ring'; readonly innerM: number; readonly outerM: number }
   | { readonly kind: 'triangle'; readonly sidesM: readonly [number, number, number] }
   /** Four to twelve sides in order, and the diagonals from the first corner to the third, the fourth and so on, which fix the shape. */
-  | { readonly kind: 'polygon'; readonly sidesM: readonly number[]; readonly diagonalsM: readonly number[] }
+  | ({ readonly kind: 'polygon' } & MeasuredPolygon)
   | { readonly kind: 'beds'; readonly lengthM: number; readonly widthM: number; readonly count: number }
   | { readonly kind: 'rows'; readonly lengthM: number; readonly spacingM: number; readonly count: number }
   /** Pots and tubs known by what they hold: the surface is that of their openings. */
   | { readonly kind: 'containers'; readonly acrossM: number; readonly litres: number; readonly count: number };
 export const SHAPES = ['rectangle', 'circle', 'ring', 'triangle', 'polygon', 'beds', 'rows', 'containers'] as const;
-export const MOST_SIDES = 12;
 export type ShapeKind = (typeof SHAPES)[number];
 
 const measured = (label: string, value: number, unit = 'm'): Figure =>
@@ -93,11 +93,7 @@ export function plotArea(shape: Shape): Figure {
     case 'triangle':
       return triangle('area', shape.sidesM);
     case 'polygon':
-      return sum(
-        'area',
-        'm²',
-        fan(shape).map((sides, i) => triangle(`triangle ${i + 1}`, sides)),
-      );
+      return polygonArea(shape);
     case 'beds':
       positive({ lengthM: shape.lengthM, widthM: shape.widthM, count: shape.count });
       return product('area', 'm²', [
@@ -121,25 +117,19 @@ export function plotArea(shape: Shape): Figure {
   }
 }
 
-/**
- * The triangles that a polygon's diagonals cut it into, each as its three sides: the diagonal before, the side, the diagonal after.
- * @throws QuantityError when it has fewer than four or more than twelve sides, or not three diagonals fewer than sides
- */
-export function fan({
-  sidesM,
-  diagonalsM,
-}: Extract<Shape, { kind: 'polygon' }>): readonly (readonly [number, number, number])[] {
-  const sides = sidesM.length;
-  if (sides < 4 || sides > MOST_SIDES)
-    throw new QuantityError('shape.sides', `Read ${sides} sides, expected 4 to ${MOST_SIDES}.`, 'sidesM');
-  if (diagonalsM.length !== sides - 3)
-    throw new QuantityError(
-      'shape.diagonals',
-      `Read ${diagonalsM.length} diagonals for ${sides} sides, expected ${sides - 3}.`,
-      'diagonalsM',
-    );
-  const spokes = [sidesM[0] ?? 0, ...diagonalsM, sidesM[sides - 1] ?? 0];
-  return Array.from({ length: sides - 2 }, (_, i) => [spokes[i] ?? 0, sidesM[i + 1] ?? 0, spokes[i + 1] ?? 0] as const);
+/** The triangles of the fan added up; those where the bed folds back behind a diagonal are taken away. */
+function polygonArea(shape: MeasuredPolygon): Figure {
+  const triangles = fan(shape).map((sides, i) => triangle(`triangle ${i + 1}`, sides));
+  const { signs } = polygonPlan(shape);
+  const added = triangles.filter((_, i) => signs[i] === 1);
+  const taken = triangles.filter((_, i) => signs[i] === -1);
+  if (taken.length === 0) return sum('area', 'm²', added);
+  return difference(
+    'area',
+    'm²',
+    sum('triangles that add', 'm²', added),
+    sum('triangles where it folds back', 'm²', taken),
+  );
 }
 
 /** The medium in containers, in litres, with its working; undefined for shapes that are not containers. */

@@ -16,7 +16,8 @@ import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
-import { PlotSketch, ShapeFields } from './ShapeFields';
+import { PlotDrawing } from './PlotDrawing';
+import { ShapeFields } from './ShapeFields';
 import { SoilReports } from './SoilReports';
 import { YearOfWarmth } from './YearOfWarmth';
 import { PlotPages } from './PlotPages';
@@ -129,7 +130,13 @@ function PlotForm({ record }: { record?: PlotRecord }) {
       <MarginNotes>
         {problems.length === 0 && plain.shape && (
           <MarginNote title="To scale">
-            <PlotSketch shape={toShape(plain.shape)} />
+            <PlotDrawing
+              shape={toShape(plain.shape)}
+              onTurns={({ inward, outline }) => {
+                textForm.form.setValue('inward', inward, { shouldDirty: true });
+                textForm.form.setValue('outline', outline, { shouldDirty: true });
+              }}
+            />
           </MarginNote>
         )}
         {problems.length === 0 && (

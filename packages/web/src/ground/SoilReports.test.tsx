@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { PlotRecord, SoilReportRecord } from '@wheat-ledger/contract';
 import { readSoilSlip } from '@wheat-ledger/core';
 import { idOf, productNamed, samplePlots, show } from '../../test/show';
-import { PlotSketch } from './ShapeFields';
+import { PlotSketch } from './PlotSketch';
 import { SoilReportEditor } from './SoilReportEditor';
 import { SoilReports } from './SoilReports';
 

@@ -33,6 +33,10 @@ export interface PlotText {
   sides: string;
   count: string;
   litres: string;
+  /** Corners that turn in, counted from 0. */
+  inward: number[];
+  /** Which of several outlines with the same lengths and corners. */
+  outline: number;
   crop: string;
   medium: string;
   texture: string;
@@ -69,6 +73,8 @@ export const blankPlot = (today: string): PlotText => ({
   sides: '4',
   count: '',
   litres: '',
+  inward: [],
+  outline: 0,
   crop: 'wheat',
   medium: 'mineralSoil',
   texture: 'loam',
@@ -109,6 +115,8 @@ export const plotText = (p: PlotInput): PlotText => ({
         sides: String(p.shape.kind === 'polygon' ? (p.shape.lengthsM.length + 3) / 2 : 4),
         litres: p.shape.litres === undefined ? '' : `${typedNumber(p.shape.litres)} L`,
         count: typedNumber(p.shape.count),
+        inward: [...(p.shape.inward ?? [])],
+        outline: p.shape.outline ?? 0,
       }
     : {}),
   ...(p.climate
@@ -132,7 +140,7 @@ export const plotText = (p: PlotInput): PlotText => ({
 /** The shape as typed, with as many lengths as its kind has; undefined when the area is typed outright. */
 function readShape(
   read: Reader,
-  { shape: kind, lengths: typed, sides, count, litres }: PlotText,
+  { shape: kind, lengths: typed, sides, count, litres, inward, outline }: PlotText,
 ): ShapeInput | undefined {
   if (!isShape(kind)) return undefined;
   const { lengths, counted, holds } = SHAPE_LENGTHS[kind];
@@ -142,6 +150,8 @@ function readShape(
     lengthsM: names.map((_, i) => read.canonical(`lengths.${i}`, typed[i] ?? '', 'length', 'm') ?? 0),
     ...given('count', counted === undefined ? undefined : (read.number('count', count) ?? 0)),
     ...given('litres', holds === undefined ? undefined : (read.canonical('litres', litres, 'volume', 'L') ?? 0)),
+    ...given('inward', kind === 'polygon' && inward.length > 0 ? inward.filter((i) => i < Number(sides)) : undefined),
+    ...given('outline', kind === 'polygon' && outline > 0 ? outline : undefined),
   };
 }
 const isShape = (kind: string): kind is ShapeKind => (SHAPES as readonly string[]).includes(kind);
