@@ -2,7 +2,8 @@ import { dispersionResult, type JarReadings } from './jarTest.js';
 import type { Site } from './site.js';
 import { exchangeableSodium, SODIC_SCHOOLS, sodiumAdsorptionRatio, type SodicSchool } from './soilChemistry.js';
 import type { Figure } from '../figure/index.js';
-import { exact, formatGivenRange, formatTrimmedRange, type Range } from '../quantity/index.js';
+import { formatGivenRange, formatTrimmedRange, type Range } from '../quantity/index.js';
+import { pHInWater } from './soilPH.js';
 import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, soilClass, soilFigure, type SoilReport } from './soilReport.js';
 
 /** Things the rest of the program may ask of a plot. */
@@ -79,11 +80,9 @@ function classIs(report: SoilReport | undefined, analyte: 'P' | 'K', wanted: 'hi
   return unknown(`${SOIL_ANALYTE_NAMES[analyte]}, by a method that is named`);
 }
 
-const pHRange = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): Range | undefined =>
-  soilFigure(report, 'pH')?.value ?? (site.pH === undefined ? undefined : exact(site.pH));
-/** A soil's pH: of its report, else as the plot says. */
+/** A soil's pH in water: of its report, else as the plot says. */
 export const soilPH = (site: Pick<Site, 'pH'>, report: SoilReport | undefined): number | undefined =>
-  pHRange(site, report)?.mid;
+  pHInWater(site, report)?.value.mid;
 
 /**
  * Answers a condition of a plot from its own pH, its medium and its newest soil report.
@@ -97,7 +96,11 @@ export function condition(
   school: SodicSchool = 'US',
   jar?: JarReadings,
 ): ConditionAnswer {
-  const pH = pHRange(site, report);
+  const measured = pHInWater(site, report);
+  const pH = measured?.value;
+  // A pH that was worked out from another method opens to its working.
+  const workedOut = measured?.how.kind === 'operation' ? measured : undefined;
+  const told = pH && `pH ${formatTrimmedRange(pH)}${workedOut ? ' in water' : ''}`;
   switch (which) {
     case 'pottingMedium':
       return yesNo(
@@ -109,9 +112,9 @@ export function condition(
       return kind === 'unfinished' ? unknown('the jar test for dispersion') : yesNo(kind !== 'not', says);
     }
     case 'acidBelow5':
-      return pH ? holds(pH, (at) => at < 5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
+      return pH ? holds(pH, (at) => at < 5, told ?? '', workedOut ? 'pH in water' : 'pH', workedOut) : unknown('pH');
     case 'alkalineAbove75':
-      return pH ? holds(pH, (at) => at > 7.5, `pH ${formatGivenRange(pH)}`, 'pH') : unknown('pH');
+      return pH ? holds(pH, (at) => at > 7.5, told ?? '', workedOut ? 'pH in water' : 'pH', workedOut) : unknown('pH');
     case 'phosphorusHigh':
       return classIs(report, 'P', 'high');
     case 'potassiumLow':

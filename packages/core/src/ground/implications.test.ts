@@ -1,5 +1,6 @@
 import { wheatStrip } from '../../test/bags.js';
-import { literal } from '../figure/index.js';
+import { assumptionsIn, literal } from '../figure/index.js';
+import { condition } from './conditions.js';
 import { soilImplications } from './implications.js';
 import type { SoilReport } from './soilReport.js';
 import { readSoilSlip } from './readSoilSlip.js';
@@ -91,3 +92,52 @@ test('on peat the soil is lighter: lime for 195 × 0.3 ÷ 1.3 kg/m²', () => {
   );
   expect(lime?.figure?.value.mid).toBeCloseTo(100 * 45 * 50.04e-6, 9);
 });
+
+test('a pH in calcium or potassium chloride is not one in water: 0.6 (0.3 to 1.0) is added, and it says so', () => {
+  const inWater = find('pH (water) 5.9', 'Pure lime')!.figure!;
+  const inSalt = find('pH (CaCl2) 5.4', 'Pure lime')!.figure!;
+  const taken = find('pH (water) 5.4', 'Pure lime')!.figure!;
+  expect(inSalt.value.mid).toBeCloseTo(0.5 * 35 * 195 * 50.04e-6, 9);
+  expect(inSalt.value.mid).toBeLessThan(inWater.value.mid);
+  expect(taken.value.mid / inSalt.value.mid).toBeCloseTo(1.1 / 0.5, 9);
+  expect(assumptionsIn(inSalt).map((a) => a.label)).toContain('how much lower pH reads in calcium chloride');
+  expect(find('pH (KCl) 5.4', 'Pure lime')!.figure!.value).toEqual(inSalt.value);
+  // Both measured: the one in water counts.
+  expect(find('pH (CaCl2) 5.4\npH (water) 6.1', 'Pure lime')!.figure!.value.mid).toBeCloseTo(
+    0.4 * 35 * 195 * 50.04e-6,
+    9,
+  );
+});
+test('conditions too go by the pH in water: 4.6 in calcium chloride may or may not be below 5, 4.9 is not', () => {
+  expect(condition('acidBelow5', wheatStrip, report('pH (CaCl2) 4.6'))).toMatchObject({ answer: 'unknown' });
+  expect(condition('acidBelow5', wheatStrip, report('pH (CaCl2) 4.9'))).toMatchObject({ answer: 'no' });
+  expect(condition('acidBelow5', wheatStrip, report('pH (CaCl2) 3.9'))).toMatchObject({ answer: 'yes' });
+});
+test('pH 5 is not below 5, and 7.5 not above 7.5', () => {
+  expect(condition('acidBelow5', wheatStrip, report('pH 5')).answer).toBe('no');
+  expect(condition('acidBelow5', wheatStrip, report('pH 4.9')).answer).toBe('yes');
+  expect(condition('alkalineAbove75', wheatStrip, report('pH 7.5')).answer).toBe('no');
+  expect(condition('alkalineAbove75', wheatStrip, report('pH 7.6')).answer).toBe('yes');
+});
+test('a measured buffering outranks the texture’s class average', () => {
+  const measured: SoilReport = {
+    ...report('pH 5.5'),
+    figures: [
+      ...report('pH 5.5').figures,
+      { analyte: 'pHBuffering', value: { kind: 'number', value: 20 }, unit: 'mmol/kg per pH', method: 'notSaid' },
+    ],
+  };
+  const lime = soilImplications(measured, wheatStrip, 6.5, 'US').find((r) => r.name.startsWith('Pure lime'))!.figure!;
+  expect(lime.value.mid).toBeCloseTo(1 * 20 * 195 * 50.04e-6, 9);
+  expect(assumptionsIn(lime).map((a) => a.label)).not.toContain('pH buffering of loam');
+});
+test.each(['organicPotting', 'halfPotting', 'inertPotting'] as const)(
+  'no lime is worked out for %s as if it were field soil',
+  (medium) => {
+    const row = soilImplications(report('pH 5.5'), { ...wheatStrip, medium }, 6.5, 'US').find(
+      (r) => r.name === 'Lime or sulfur',
+    )!;
+    expect(row.figure).toBeUndefined();
+    expect(row.lacks).toMatch(/potting medium/);
+  },
+);

@@ -2,10 +2,12 @@ import { constant, literal, product, type Figure } from '../figure/index.js';
 import { reportEsp, reportSar } from './conditions.js';
 import type { Implication } from './implication.js';
 import type { Site } from './site.js';
+import { pHInWater } from './soilPH.js';
 import {
   cationExchange,
   gypsumNeed,
   limeNeed,
+  pHBuffering,
   SODIC_SCHOOLS,
   soilMass,
   soilStock,
@@ -82,11 +84,16 @@ function toPH(
   soil: Figure,
   lime: Lime | undefined,
 ): Implication {
-  const now =
-    soilFigure(report, 'pH') ??
-    (site.pH === undefined ? undefined : literal('pH', site.pH, '', 'measured', 'the plot'));
+  const now = pHInWater(site, report);
   const up = goal !== undefined && now !== undefined && goal > now.value.mid;
   const name = up ? `${lime?.name ?? 'Pure lime'} to pH ${goal}` : `Elemental sulfur to pH ${goal ?? '…'}`;
+  if (site.medium !== 'mineralSoil')
+    return {
+      name: 'Lime or sulfur',
+      figure: undefined,
+      lacks:
+        'garden or field soil: a potting medium holds its pH in another way and is limed by the litre, as its maker says',
+    };
   if (now === undefined) return { name, figure: undefined, lacks: 'pH' };
   if (goal === undefined || goal === now.value.mid)
     return { name, figure: undefined, lacks: 'a pH to reach, other than today’s' };
@@ -94,9 +101,10 @@ function toPH(
   const freeLime =
     percent &&
     product('free lime, by weight', 'kg/kg', [percent, constant('kg/kg per %', 0.01, 'kg/kg per %', 'by definition')]);
+  const held = soilFigure(report, 'pHBuffering') ?? pHBuffering(site.texture);
   const figure = up
-    ? limeNeed(now, goal, site.texture, soil, lime?.neutralisingValue)
-    : sulfurNeed(now, goal, site.texture, soil, freeLime);
+    ? limeNeed(now, goal, held, soil, lime?.neutralisingValue)
+    : sulfurNeed(now, goal, held, soil, freeLime);
   return { name, figure, whole: onPlot(site, figure), lacks: '' };
 }
 

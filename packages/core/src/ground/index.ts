@@ -5,6 +5,7 @@ export * from './shape.js';
 export * from './polygon.js';
 export * from './soilChemistry.js';
 export * from './soilReport.js';
+export * from './soilPH.js';
 export * from './readSoilSlip.js';
 export * from './conditions.js';
 export * from './implication.js';

@@ -47,11 +47,12 @@ const NAMES: readonly (readonly [RegExp, SoilAnalyte])[] = [
 const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
   [/\bolsen\b|\bbicarbonate\b/, 'olsen'],
   [/\bbray/, 'bray'],
-  [/\bmehlich[- ]?(?:1|i)\b|\bhot water\b|\bdtpa\b|\bedta\b|\bcal\b|\bdl\b|\bmorgan\b|\bkcl\b|\blactate\b/, 'other'],
+  [/\bmehlich[- ]?(?:1|i)\b|\bhot water\b|\bdtpa\b|\bedta\b|\bcal\b|\bdl\b|\bmorgan\b|\blactate\b/, 'other'],
   [/\bmehlich\b|\bm3\b/, 'mehlich3'],
   [/\bammonium acetate\b|\bexchangeable\b|\bnh4oac\b|\bamm?oac\b/, 'ammoniumAcetate'],
   [/\bsaturat(ed|ion) (paste|extract)\b|\bece\b/, 'saturatedPaste'],
   [/\bcacl2\b|\bcalcium chloride\b/, 'CaCl2'],
+  [/\bkcl\b|\bpotassium chloride\b/, 'KCl'],
   [/\bwater\b|\bh2o\b/, 'water'],
 ];
 const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
@@ -103,7 +104,7 @@ export interface SoilLine {
 
 /** Numbers of a line that measure nothing: of a method, a ratio of soil to water, a depth, a date. */
 const NO_FIGURES: readonly (readonly [RegExp, string])[] = [
-  [/\b(?:no3|nh4|cacl2|h2o|caco3|m3|nh4oac|p2o5|k2o|na2o|so3)\b/gi, ' '],
+  [/\b(?:no3|nh4|cacl2|kcl|h2o|caco3|m3|nh4oac|p2o5|k2o|na2o|so3)\b/gi, ' '],
   [/\b(mehlich|bray)[- ]?(?:p[- ]?)?(?:[123]|i{1,3})\b/gi, '$1'],
   [/\b1 ?: ?\d+(?:[.,]\d+)?\b/g, ' '],
   [/\b\d{1,4}([-/.])\d{1,2}\1\d{1,4}\b/g, ' '],

@@ -8,6 +8,7 @@ import {
   gypsumNeed,
   limeNeed,
   PH_BUFFERING,
+  pHBuffering,
   sodiumAdsorptionRatio,
   soilMass,
   soilStock,
@@ -36,32 +37,35 @@ test('ESP is never negative', () => expect(exchangeableSodium(sar(1, 200, 100)!)
 
 test('a 15 cm layer at 1.3 kg/L weighs 195 kg/m²', () => expect(exactSoil.value.mid).toBeCloseTo(195, 9));
 
-test('gypsum: ESP 20 → 5 at CEC 20 on 195 kg/m²: 0.15 × 20 × 0.01 × 195 × 0.08609 = 0.504 kg/m²', () => {
+test('gypsum: ESP 20 → 5 at CEC 20 on 195 kg/m²: 0.15 × 20 × 0.01 × 195 × 0.08609 = 0.504 kg/m² of the pure, ÷ 0.8 that exchange', () => {
   const esp = exchangeableSodium(sar(13 * 22.99, 20.04, 12.15)!);
   const twenty = { ...esp, value: { low: 20, mid: 20, high: 20 } };
-  expect(gypsumNeed(twenty, 5, m(20, 'cmol_c/kg'), exactSoil).value.mid).toBeCloseTo(
-    0.15 * 20 * 0.01 * 195 * 0.08609,
+  expect(gypsumNeed(twenty, 5, m(20, 'cmol_c/kg'), exactSoil, m(1, 'kg/kg')).value.mid).toBeCloseTo(
+    (0.15 * 20 * 0.01 * 195 * 0.08609) / 0.8,
     9,
   );
   expect(gypsumNeed(twenty, 25, m(20, 'cmol_c/kg'), exactSoil).value.mid).toBe(0);
 });
 
 test('sulfur: one pH on loam over 195 kg/m²: 35 × 195 ÷ 2 × 32.06e-6 = 0.109 kg/m²; 1 % free lime eats 0.62 kg/m² more', () => {
-  expect(sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil).value.mid).toBeCloseTo((35 * 195 * 32.06e-6) / 2, 9);
+  expect(sulfurNeed(m(7.5, ''), 6.5, pHBuffering('loam'), exactSoil).value.mid).toBeCloseTo(
+    (35 * 195 * 32.06e-6) / 2,
+    9,
+  );
   expect(
-    sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil, m(0.01, 'kg/kg')).value.mid -
-      sulfurNeed(m(7.5, ''), 6.5, 'loam', exactSoil).value.mid,
+    sulfurNeed(m(7.5, ''), 6.5, pHBuffering('loam'), exactSoil, m(0.01, 'kg/kg')).value.mid -
+      sulfurNeed(m(7.5, ''), 6.5, pHBuffering('loam'), exactSoil).value.mid,
   ).toBeCloseTo(0.01 * 195 * 0.32, 9);
 });
 test('lime: one pH on clay at neutralising value 0.9: 60 × 195 × 50.04e-6 ÷ 0.9', () =>
-  expect(limeNeed(m(5.5, ''), 6.5, 'clay', exactSoil, m(0.9, 'of pure CaCO₃')).value.mid).toBeCloseTo(
+  expect(limeNeed(m(5.5, ''), 6.5, pHBuffering('clay'), exactSoil, m(0.9, 'of pure CaCO₃')).value.mid).toBeCloseTo(
     (60 * 195 * 50.04e-6) / 0.9,
     9,
   ));
 test('ranges stay ranges, and sand needs less than clay', () => {
-  const sand = limeNeed(m(5.5, ''), 6.5, 'sand', exactSoil);
+  const sand = limeNeed(m(5.5, ''), 6.5, pHBuffering('sand'), exactSoil);
   expect(sand.value.low).toBeLessThan(sand.value.mid);
-  expect(sand.value.high).toBeLessThan(limeNeed(m(5.5, ''), 6.5, 'clay', exactSoil).value.mid);
+  expect(sand.value.high).toBeLessThan(limeNeed(m(5.5, ''), 6.5, pHBuffering('clay'), exactSoil).value.mid);
   for (const r of Object.values(PH_BUFFERING)) expect(r.low < r.mid && r.mid < r.high).toBe(true);
 });
 
@@ -105,3 +109,19 @@ test('peat weighs a quarter of loam, and a measured bulk density replaces the cl
   expect(soilMass(0.2, 'peat', m(0.25, 'kg/L')).value).toEqual({ low: 50, mid: 50, high: 50 });
   for (const r of Object.values(BULK_DENSITY)) expect(r.low < r.mid && r.mid < r.high).toBe(true);
 });
+
+test('gypsum by purity and exchange: 0.504 kg/m² of the pure, all exchanged, is 0.504 ÷ 0.9 ÷ 0.8 of the usual', () => {
+  const twenty = m(20, '%');
+  const pure = 0.15 * 20 * 0.01 * 195 * 0.08609;
+  const { low, mid, high } = gypsumNeed(twenty, 5, m(20, 'cmol_c/kg'), exactSoil).value;
+  expect([low, mid, high]).toEqual([
+    expect.closeTo(pure, 9),
+    expect.closeTo(pure / 0.9 / 0.8, 9),
+    expect.closeTo(pure / 0.75 / 0.6, 9),
+  ]);
+});
+test('where a pH may be at the goal already, the least lime is none, never less', () =>
+  expect(
+    limeNeed({ ...m(6.2, ''), value: { low: 5.8, mid: 6.2, high: 6.7 } }, 6.5, pHBuffering('loam'), exactSoil).value
+      .low,
+  ).toBe(0));

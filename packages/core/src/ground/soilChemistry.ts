@@ -95,12 +95,33 @@ export const soilMass = (depthM: number, texture: Texture, measured?: Figure): F
     constant('L per m³', 1000, 'L/m³', 'by definition'),
   ]);
 
+const GYPSUM_PURITY = assumption(
+  'purity of the gypsum',
+  { low: 0.75, mid: 0.9, high: 1 },
+  'kg/kg',
+  'usual for mined gypsum; the label’s figure replaces it',
+);
+const EXCHANGE_EFFICIENCY = assumption(
+  'share of the calcium that takes sodium’s place',
+  { low: 0.6, mid: 0.8, high: 1 },
+  'kg/kg',
+  'typical; the rest is leached unused',
+);
+
 /**
- * Gypsum for a sodic soil, kg/m²: (ESP now − goal) ÷ 100 × CEC × 0.01 × soil mass × 0.08609.
+ * Gypsum for a sodic soil, kg/m²: (ESP now − goal) ÷ 100 × CEC × 0.01 × soil mass × 0.08609, divided by the purity of the material and by how
+ * much of its calcium takes sodium's place.
  * @param cec the exchange capacity, cmol_c/kg
+ * @param purity share of CaSO4·2H2O in what is at hand; usual for mined gypsum unless said
  * @returns zero when the goal is already met
  */
-export function gypsumNeed(espNow: Figure, espGoal: number, cec: Figure, soil: Figure): Figure {
+export function gypsumNeed(
+  espNow: Figure,
+  espGoal: number,
+  cec: Figure,
+  soil: Figure,
+  purity: Figure = GYPSUM_PURITY,
+): Figure {
   const excess = computed(
     'sodium to replace',
     through(espNow.value, (esp) => Math.max(0, esp - espGoal) / 100),
@@ -109,13 +130,15 @@ export function gypsumNeed(espNow: Figure, espGoal: number, cec: Figure, soil: F
     `ESP less the goal of ${espGoal} %, never below zero`,
     [espNow],
   );
-  return product('gypsum needed', 'kg/m²', [
+  const pure = product('as pure gypsum, all exchanged', 'kg/m²', [
     excess,
     cec,
     constant('mol per cmol', 0.01, 'mol_c/cmol_c', 'by definition'),
     soil,
     constant('gypsum per mol of charge', 0.08609, 'kg/mol_c', 'CaSO4·2H2O: 172.17 g ÷ 2'),
   ]);
+  const yielding = product('share of the material that works', 'kg/kg', [purity, EXCHANGE_EFFICIENCY]);
+  return quotient('gypsum needed', 'kg/m²', pure, yielding) ?? pure;
 }
 
 /** How strongly a soil holds its pH, mmol H⁺ per kg and pH unit. */
@@ -125,13 +148,28 @@ export const PH_BUFFERING: Readonly<Record<Texture, Range>> = {
   clay: { low: 45, mid: 60, high: 85 },
   peat: { low: 70, mid: 100, high: 150 },
 };
-const buffering = (texture: Texture): Figure =>
+/** The buffering of a texture as an assumption. */
+export const pHBuffering = (texture: Texture): Figure =>
   assumption(
     `pH buffering of ${texture}`,
     PH_BUFFERING[texture],
     'mmol/kg per pH',
-    'class average; a buffer-pH test replaces it',
+    'class average; a measured figure in the soil report replaces it',
   );
+
+const wantedPH = (goal: number): Figure => literal('pH wanted', goal, '', 'guess', 'as typed, in water');
+/** A difference of which the part below zero is nothing to be done. */
+const notNegative = (figure: Figure): Figure =>
+  figure.value.low >= 0
+    ? figure
+    : computed(
+        figure.label,
+        through(figure.value, (x) => Math.max(0, x)),
+        figure.unit,
+        'notNegative',
+        'never below zero: at that end nothing is needed',
+        [figure],
+      );
 
 /** pH from which a soil may hold free lime. */
 const LIME_FROM_PH = 7.2;
@@ -149,11 +187,11 @@ const unmeasuredLime = (pH: number): Figure =>
  * Elemental sulfur to lower pH, kg/m²: ΔpH × buffering × soil mass ÷ 2 × 32.06·10⁻⁶, plus what free lime eats (0.32 kg S per kg CaCO3).
  * @param freeLime kg CaCO3 per kg soil; when not measured it is an assumption of its own, with a range where lime can be
  */
-export function sulfurNeed(phNow: Figure, phGoal: number, texture: Texture, soil: Figure, freeLime?: Figure): Figure {
-  const change = difference('pH to lose', 'pH', phNow, literal('pH wanted', phGoal, '', 'guess', 'as typed'));
+export function sulfurNeed(phNow: Figure, phGoal: number, buffering: Figure, soil: Figure, freeLime?: Figure): Figure {
+  const change = notNegative(difference('pH to lose', 'pH', phNow, wantedPH(phGoal)));
   const acid = product('sulfur for the acid', 'kg/m²', [
     change,
-    buffering(texture),
+    buffering,
     soil,
     constant('kg S per mmol of acid', 32.06e-6 / 2, 'kg/mmol', 'two acids from each sulfur'),
   ]);
@@ -172,14 +210,14 @@ export function sulfurNeed(phNow: Figure, phGoal: number, texture: Texture, soil
 export function limeNeed(
   phNow: Figure,
   phGoal: number,
-  texture: Texture,
+  buffering: Figure,
   soil: Figure,
   neutralisingValue?: Figure,
 ): Figure {
-  const change = difference('pH to gain', 'pH', literal('pH wanted', phGoal, '', 'guess', 'as typed'), phNow);
+  const change = notNegative(difference('pH to gain', 'pH', wantedPH(phGoal), phNow));
   const pure = product('as pure CaCO₃', 'kg/m²', [
     change,
-    buffering(texture),
+    buffering,
     soil,
     constant('kg CaCO₃ per mmol of acid', 50.04e-6, 'kg/mmol', 'CaCO3: 100.09 g ÷ 2'),
   ]);

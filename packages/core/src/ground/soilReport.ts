@@ -4,6 +4,7 @@ import { declaredRange, type DeclaredValue } from '../shelf/index.js';
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
 export const SOIL_ANALYTES = [
   'pH',
+  'pHBuffering',
   'organicMatter',
   'CEC',
   'EC',
@@ -33,6 +34,7 @@ export const SOIL_METHODS = [
   'notSaid',
   'water',
   'CaCl2',
+  'KCl',
   'olsen',
   'bray',
   'mehlich3',
@@ -42,11 +44,22 @@ export const SOIL_METHODS = [
 ] as const;
 export type SoilMethod = (typeof SOIL_METHODS)[number];
 
-export const SOIL_UNITS = ['', '%', 'mg/kg', 'mg/L', 'mmol_c/L', 'cmol_c/kg', 'mS/cm', 'kg/L'] as const;
+export const SOIL_UNITS = [
+  '',
+  '%',
+  'mg/kg',
+  'mg/L',
+  'mmol_c/L',
+  'cmol_c/kg',
+  'mS/cm',
+  'kg/L',
+  'mmol/kg per pH',
+] as const;
 export type SoilUnit = (typeof SOIL_UNITS)[number];
 
 export const SOIL_ANALYTE_NAMES: Readonly<Record<SoilAnalyte, string>> = {
   pH: 'pH',
+  pHBuffering: 'pH buffering',
   organicMatter: 'organic matter',
   CEC: 'cation exchange capacity',
   EC: 'electrical conductivity',
@@ -78,6 +91,7 @@ export const SOIL_METHOD_NAMES: Readonly<Record<SoilMethod, string>> = {
   notSaid: 'method not said',
   water: 'in water',
   CaCl2: 'in calcium chloride',
+  KCl: 'in potassium chloride',
   olsen: 'Olsen',
   bray: 'Bray',
   mehlich3: 'Mehlich-3',
@@ -121,6 +135,7 @@ const isCation = (analyte: SoilAnalyte): analyte is Cation => analyte in CMOL_MG
 
 const OWN_UNITS: Readonly<Partial<Record<SoilAnalyte, SoilUnit>>> = {
   pH: '',
+  pHBuffering: 'mmol/kg per pH',
   organicMatter: '%',
   CEC: 'cmol_c/kg',
   acidity: 'cmol_c/kg',
@@ -140,6 +155,7 @@ export function soilUnits(analyte: SoilAnalyte): readonly SoilUnit[] {
 
 const BOUNDS: Readonly<Partial<Record<SoilAnalyte, readonly [number, number]>>> = {
   pH: [2, 11],
+  pHBuffering: [1, 500],
   bulkDensity: [0.05, 2.65],
   EC: [0, 200],
   CEC: [0, 300],

@@ -2,7 +2,7 @@ import { compoundPerElement, symbolIn } from '../nutrient/index.js';
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { pricePerKg } from '../price/index.js';
 import { midSupply, type Grade, type GradePart, type Product } from '../shelf/index.js';
-import { mixture, type Component, type Mixture } from './mixture.js';
+import { commonestCurrency, mixture, type Component, type Mixture } from './mixture.js';
 import { solve, type LinearProgram, type LpSolver, type Row } from './linearProgram.js';
 
 /** What a mix should be. A grade fixes the strength; a ratio leaves it free. */
@@ -44,6 +44,14 @@ export type Blend =
       readonly closest: Mixture | undefined;
       readonly message: string;
     }
+  | {
+      /** It can be made, but only with products that have no price in the currency of the others. */
+      readonly kind: 'needsPrices';
+      readonly mixture: Mixture;
+      readonly fillerKg: number;
+      readonly without: readonly string[];
+      readonly message: string;
+    }
   | { readonly kind: 'failed'; readonly message: string };
 
 export const DEFAULT_TOLERANCE = 0.05;
@@ -66,22 +74,20 @@ function nutrientRows(products: readonly Product[], target: BlendTarget): readon
 
 const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
 
-/** The priced products of the commonest currency; all of them, by mass, when fewer than one is priced. */
+/** The products priced in the commonest currency; all of them, by mass, when none is priced. */
 function costing(products: readonly Product[]): {
   readonly used: readonly Product[];
   readonly costs: readonly number[] | undefined;
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly Product[];
 } {
-  const priced = products.map((product) => ({ product, price: pricePerKg(product) }));
-  const count = new Map<string, number>();
-  for (const { price } of priced) if (price) count.set(price.currency, (count.get(price.currency) ?? 0) + 1);
-  const [currency] = [...count].sort((a, b) => b[1] - a[1])[0] ?? [];
-  if (!currency) return { used: products, costs: undefined, leftOut: [] };
-  const chosen = priced.filter(({ price }) => price?.currency === currency);
+  const currency = commonestCurrency(products);
+  if (currency === undefined) return { used: products, costs: undefined, leftOut: [] };
+  const priced = products.map((product) => ({ product, price: pricePerKg(product, currency) }));
+  const used = priced.filter((p) => p.price);
   return {
-    used: chosen.map(({ product }) => product),
-    costs: chosen.map(({ price }) => price?.figure.value.mid ?? 0),
-    leftOut: priced.filter((p) => !chosen.includes(p)).map(({ product }) => product.name),
+    used: used.map(({ product }) => product),
+    costs: used.map(({ price }) => price?.figure.value.mid ?? 0),
+    leftOut: priced.filter((p) => !p.price).map(({ product }) => product),
   };
 }
 
@@ -175,6 +181,35 @@ function strongest(products: readonly Product[], target: BlendTarget, solver: Lp
   };
 }
 
+/** The lightest recipe of all the products, when those without a price are what the priced ones lack. */
+function withoutPrices(
+  products: readonly Product[],
+  leftOut: readonly Product[],
+  target: BlendTarget,
+  solver: LpSolver,
+): Blend | undefined {
+  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: ones(products.length), high: 1 }] : [];
+  const outcome = solve(
+    { minimise: ones(products.length), rows: [...nutrientRows(products, target), ...limit] },
+    solver,
+  );
+  if (outcome.kind !== 'optimal') return undefined;
+  const components = target.kind === 'grade' ? toComponents(products, outcome.x) : perKg(products, outcome.x);
+  const without = components
+    .map((c) => c.product)
+    .filter((p) => leftOut.includes(p))
+    .map((p) => p.name);
+  const fillerKg = target.kind === 'grade' ? Math.max(0, 1 - total(outcome.x)) : 0;
+  const filler = fillerKg > 1e-9 ? fillerKg : 0;
+  return {
+    kind: 'needsPrices',
+    mixture: mixture(components, filler),
+    fillerKg: filler,
+    without,
+    message: `This ${target.kind} takes ${without.join(' and ')}, which ${without.length === 1 ? 'has' : 'have'} no price in the currency of the others, so the cheapest recipe cannot be told. Here is the lightest; enter the price for the cheapest.`,
+  };
+}
+
 /**
  * The cheapest recipe that meets a target, per kg of mix, found by linear programming. Products with no price are left
  * out and named; when none has a price the lightest recipe is given instead.
@@ -197,6 +232,10 @@ export function blend(products: readonly Product[], target: BlendTarget, solver:
       ? ({ kind: 'infeasible' } as const)
       : solve({ minimise: costs ?? ones(used.length), rows: [...rows, ...limit] }, solver);
   if (outcome.kind === 'failed') return { kind: 'failed', message: `The solver stopped: ${outcome.status}.` };
+  if (outcome.kind === 'infeasible' && leftOut.length > 0 && asked <= 100) {
+    const lightest = withoutPrices(products, leftOut, target, solver);
+    if (lightest) return lightest;
+  }
   // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
   if (outcome.kind === 'infeasible')
     return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
@@ -208,6 +247,6 @@ export function blend(products: readonly Product[], target: BlendTarget, solver:
     mixture: mixture(components, filler),
     fillerKg: filler,
     minimised: costs ? 'cost' : 'mass',
-    leftOut,
+    leftOut: leftOut.map((p) => p.name),
   };
 }

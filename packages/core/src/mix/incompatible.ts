@@ -9,17 +9,37 @@ interface Pair {
   readonly inSolution: boolean;
 }
 
+/** Pairs with the reason; a material meets itself in none of them. */
 export const INCOMPATIBLE_PAIRS: readonly Pair[] = [
   { a: ['ammonium', 'urea'], b: ['lime'], reason: 'lime or ash drives off ammonia', inSolution: false },
+  { a: ['manure'], b: ['lime'], reason: 'lime or ash drives ammonia out of manure', inSolution: false },
   {
     a: ['urea'],
     b: ['ammoniumNitrate'],
     reason: 'urea with ammonium nitrate draws water and turns liquid',
     inSolution: false,
   },
+  {
+    a: ['urea'],
+    b: ['calciumAmmoniumNitrate'],
+    reason: 'urea with calcium ammonium nitrate draws water and turns wet',
+    inSolution: false,
+  },
   { a: ['urea'], b: ['superphosphate'], reason: 'urea with superphosphate turns sticky', inSolution: false },
+  {
+    a: ['superphosphate'],
+    b: ['lime'],
+    reason: 'lime turns the phosphate back into a form plants hardly get at',
+    inSolution: false,
+  },
   { a: ['calciumSalt'], b: ['sulfate'], reason: 'calcium and sulfate precipitate as gypsum', inSolution: true },
   { a: ['calciumSalt'], b: ['phosphate'], reason: 'calcium and phosphate precipitate', inSolution: true },
+  {
+    a: ['magnesium'],
+    b: ['ammoniumPhosphate'],
+    reason: 'magnesium and ammonium phosphate precipitate as struvite',
+    inSolution: true,
+  },
 ];
 
 export interface Conflict {

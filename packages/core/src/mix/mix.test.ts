@@ -7,7 +7,7 @@ import { blend, type Blend } from './blend.js';
 import { conflictsIn } from './incompatible.js';
 import type { LpSolver } from './linearProgram.js';
 import { solve } from './linearProgram.js';
-import { mixture, readParts } from './mixture.js';
+import { commonestCurrency, mixture, readParts } from './mixture.js';
 import { weighOut } from './parts.js';
 
 let solver: LpSolver;
@@ -252,3 +252,54 @@ test.each([
   expect(conflictsIn([second, first])).toHaveLength(conflictsIn([first, second]).length);
 });
 test('sound neighbours are left in peace', () => expect(conflictsIn([urea, potash, boneMeal])).toEqual([]));
+
+test.each([
+  ['urea', 'calcium ammonium nitrate', /turns wet/, false],
+  ['poultry manure', 'hydrated lime', /ammonia out of manure/, false],
+  ['superphosphate', 'limestone', /hardly get at/, false],
+  ['magnesium sulfate', 'monoammonium phosphate', /struvite/, true],
+] as const)('%s with %s: told', (one, other, reason, inSolution) =>
+  expect(conflictsIn([bag({ derivedFrom: [one] }), bag({ derivedFrom: [other] })])).toContainEqual(
+    expect.objectContaining({ reason: expect.stringMatching(reason), inSolution }),
+  ),
+);
+
+test('a currency is the commonest of its products, and of two alike the first in the alphabet', () => {
+  const inCurrency = (currency: string) => bag({ offers: [priced(1, 'kg', '2', currency)] });
+  expect(commonestCurrency([inCurrency('USD'), inCurrency('EUR'), inCurrency('USD')])).toBe('USD');
+  expect(commonestCurrency([inCurrency('USD'), inCurrency('EUR')])).toBe('EUR');
+  expect(commonestCurrency([bag()])).toBeUndefined();
+});
+test('a cost is never a sum of two currencies: the part without a price in the common one is named', () => {
+  const euro = (name: string) => bag({ id: name, name, offers: [priced(1, 'kg', '2')] });
+  const mix = mixture([
+    { product: euro('a'), kg: 1 },
+    { product: euro('b'), kg: 1 },
+    { product: bag({ id: 'c', name: 'c', offers: [priced(1, 'kg', '1', 'USD')] }), kg: 1 },
+  ]);
+  expect(mix.costPerKg).toBeUndefined();
+  expect(mix.unpriced).toEqual(['c']);
+});
+
+test('what lacks only a price is told as that: the lightest recipe and whose price is missing, not how full the bag would be', () => {
+  const unpriced = { ...potash, offers: [] };
+  const found = blend([urea, unpriced], { kind: 'grade', parts: grade('10-0-10'), tolerance: 0.1 }, solver);
+  expect(found).toMatchObject({ kind: 'needsPrices', without: ['Sulfate of potash'] });
+  expect(found.kind === 'needsPrices' && found.message).toMatch(/Sulfate of potash, which has no price/);
+});
+test('a grade takes no more than the bag holds: 46 % of urea alone is too strong by a third for 60 % N', () =>
+  expect(blend([urea], { kind: 'grade', parts: grade('60-0-0'), tolerance: 0.1 }, solver)).toMatchObject({
+    kind: 'tooStrong',
+    needsPercent: expect.closeTo((60 / 46) * 100, 6),
+  }));
+test('a mix counts what rock phosphate makes available, so it cannot fill a grade with its total', () => {
+  const rock = bag({
+    id: 'rock',
+    name: 'Rock',
+    analysis: [line('P', 28, 'P2O5')],
+    derivedFrom: ['rock phosphate'],
+    offers: [priced(25, 'kg', '10')],
+  });
+  const found = blend([rock], { kind: 'grade', parts: grade('0-10-0'), tolerance: 0.1 }, solver);
+  expect(found.kind).toBe('tooStrong');
+});

@@ -1,6 +1,6 @@
 import { computed, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
-import { pricePerKg } from '../price/index.js';
+import { pricePerKg, pricesPerKg } from '../price/index.js';
 import { densityMid, inBasis, supplyFraction, type Product } from '../shelf/index.js';
 import { MixError } from '../errors.js';
 
@@ -83,11 +83,12 @@ export function mixture(components: readonly Component[], fillerKg = 0): Mixture
   const total = sum('weight of the mix', 'kg', [...weights, ...filler]);
   const analysis = NUTRIENTS.map((n) => nutrientOf(n, used, total)).filter((n): n is MixNutrient => n !== undefined);
 
-  const prices = used.map((c) => ({ component: c, price: pricePerKg(c.product) }));
-  const currency = prices.find((p) => p.price)?.price?.currency;
-  const unpriced = prices
-    .filter((p) => p.price?.currency !== currency || !p.price)
-    .map((p) => p.component.product.name);
+  const currency = commonestCurrency(used.map((c) => c.product));
+  const prices = used.map((component) => ({
+    component,
+    price: currency === undefined ? undefined : pricePerKg(component.product, currency),
+  }));
+  const unpriced = prices.filter((p) => !p.price).map((p) => p.component.product.name);
   const costs = prices.flatMap(({ component, price }) =>
     price ? [times(`cost of ${component.product.name}`, price.currency, [weightOf(component), price.figure])] : [],
   );
@@ -96,6 +97,15 @@ export function mixture(components: readonly Component[], fillerKg = 0): Mixture
       ? quotient('Cost of the mix', `${currency}/kg`, sum('cost of all parts', currency, costs), total)
       : undefined;
   return { components: used, totalKg: total.value.mid, analysis, costPerKg, unpriced };
+}
+
+/** The currency most of some products are priced in; of several alike, the first in the alphabet. Undefined when none is priced. */
+export function commonestCurrency(products: readonly Product[]): string | undefined {
+  const count = new Map<string, number>();
+  for (const product of products)
+    for (const { currency } of pricesPerKg(product)) count.set(currency, (count.get(currency) ?? 0) + 1);
+  const [most] = [...count].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1));
+  return most?.[0];
 }
 
 /** One line of a recipe as a person typed it. */

@@ -102,13 +102,15 @@ export function basesOf(analyte: Analyte): readonly Basis[] {
  * Mass of compound per mass of its element, from atomic weights.
  * @example compoundPerElement('P2O5') // 2.2913
  */
-export function compoundPerElement(basis: Basis): number {
-  if (basis === 'element') return 1;
-  const compound = COMPOUNDS[basis];
-  if (!compound) return 1;
-  const atoms = compound.composition[compound.element as Atom] ?? 1;
-  return molarMass(compound.composition) / (atoms * ATOMIC_WEIGHT[compound.element as Atom]);
-}
+export const compoundPerElement = (basis: Basis): number => PER_ELEMENT[basis];
+const PER_ELEMENT = Object.fromEntries(
+  (['element', ...COMPOUND_BASES] as const).map((basis) => {
+    const compound = basis === 'element' ? undefined : COMPOUNDS[basis];
+    if (!compound) return [basis, 1];
+    const atoms = compound.composition[compound.element as Atom] ?? 1;
+    return [basis, molarMass(compound.composition) / (atoms * ATOMIC_WEIGHT[compound.element as Atom])];
+  }),
+) as Readonly<Record<Basis, number>>;
 
 /** Mass of compound needed to carry a mass of element, as the lightest common salt or oxide (used for the over-100 % check). */
 export const oxideBasis = (nutrient: Nutrient): Basis => OXIDES[nutrient] ?? 'element';
@@ -163,7 +165,9 @@ export const analyteName = (analyte: Analyte): string =>
 const SUBSCRIPTS = '₀₁₂₃₄₅₆₇₈₉';
 /** A formula as it is printed. @example formulaText('P2O5') // 'P₂O₅' */
 export const formulaText = (formula: string): string =>
-  formula.replace(/\d/g, (digit) => SUBSCRIPTS[Number(digit)] ?? digit);
+  BASIS_TEXT.get(formula) ?? formula.replace(/\d/g, (digit) => SUBSCRIPTS[Number(digit)] ?? digit);
+const BASIS_TEXT = new Map<string, string>();
+for (const basis of COMPOUND_BASES) BASIS_TEXT.set(basis, formulaText(basis));
 /** A printed formula as it is typed. @example typedFormula('P₂O₅') // 'P2O5' */
 export const typedFormula = (printed: string): string =>
   printed.replace(/[₀-₉]/g, (digit) => String(SUBSCRIPTS.indexOf(digit)));

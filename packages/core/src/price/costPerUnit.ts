@@ -1,7 +1,17 @@
 import { constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
-import { moneyValue, unitOf } from '../quantity/index.js';
-import { inBasis, massFraction, packageMass, type Offer, type Product } from '../shelf/index.js';
+import { moneyValue } from '../quantity/index.js';
+import {
+  COUNTED_WORDS,
+  inBasis,
+  packageMass,
+  supplyFraction,
+  type Counted,
+  type Offer,
+  type Product,
+} from '../shelf/index.js';
+import { cheapestPackages, POUNDS_PER_KG, type CostReason } from './costRange.js';
+import { currentOffers } from './currentOffers.js';
 
 /** The question a price list answers: so much money per this mass unit of this nutrient in this basis. */
 export interface CostQuestion {
@@ -12,10 +22,17 @@ export interface CostQuestion {
 
 /** A cost, or the plain reason why there is none. A missing price is never free. */
 export type Cost =
-  | { readonly kind: 'cost'; readonly figure: Figure; readonly currency: string; readonly offer: Offer }
-  | { readonly kind: 'noPrice' | 'notDeclared' | 'belowDetection' | 'needsDensity' | 'none' };
+  | {
+      readonly kind: 'cost';
+      readonly figure: Figure;
+      readonly currency: string;
+      readonly offer: Offer;
+      /** Whether it counts what is declared, what is available, or a total that is not all available. */
+      readonly counted: Counted;
+    }
+  | { readonly kind: CostReason };
 
-export const COST_REASONS: Readonly<Record<Exclude<Cost['kind'], 'cost'>, string>> = {
+export const COST_REASONS: Readonly<Record<CostReason, string>> = {
   noPrice: 'no price',
   notDeclared: 'not declared',
   belowDetection: 'below detection',
@@ -30,7 +47,7 @@ export const COST_REASONS: Readonly<Record<Exclude<Cost['kind'], 'cost'>, string
  */
 export function costAtOffer(product: Product, offer: Offer, question: CostQuestion): Cost {
   const { nutrient, basis, perUnit } = question;
-  const reading = massFraction(product, nutrient);
+  const reading = supplyFraction(product, nutrient);
   if (reading.kind === 'notDeclared' || reading.kind === 'needsDensity') return { kind: reading.kind };
   if (reading.kind === 'below') return { kind: 'belowDetection' };
   if (reading.figure.value.mid <= 0) return { kind: 'none' };
@@ -49,7 +66,7 @@ export function costAtOffer(product: Product, offer: Offer, question: CostQuesti
       ? nutrientKg
       : times(`${symbol} in the package`, `lb ${symbol}`, [
           nutrientKg,
-          constant('lb per kg', 1 / unitOf('lb').factor, 'lb/kg', 'by definition'),
+          constant('lb per kg', POUNDS_PER_KG, 'lb/kg', 'by definition'),
         ]);
   const price = literal(
     'price of the package',
@@ -58,24 +75,28 @@ export function costAtOffer(product: Product, offer: Offer, question: CostQuesti
     'label',
     offer.seenOn ? `seen ${offer.seenOn}` : 'product record',
   );
+  const told = COUNTED_WORDS[reading.counted];
   const figure = quotient(
-    `Cost of ${symbol} in ${product.name}`,
+    `Cost of ${symbol} in ${product.name}${told ? ` (${told})` : ''}`,
     `${currency}/${perUnit} ${symbol}`,
     price,
     nutrientMass,
   );
-  return figure ? { kind: 'cost', figure, currency, offer } : { kind: 'none' };
+  return figure ? { kind: 'cost', figure, currency, offer, counted: reading.counted } : { kind: 'none' };
 }
 
-/** The cheapest of a product's packages for a nutrient, or why it has none. */
-export function costPerUnit(product: Product, question: CostQuestion): Cost {
-  let best: Cost = { kind: 'noPrice' };
-  for (const offer of product.offers) {
-    const cost = costAtOffer(product, offer, question);
-    const better = cost.kind === 'cost' && (best.kind !== 'cost' || cost.figure.value.mid < best.figure.value.mid);
-    if (better || best.kind !== 'cost') best = cost;
-  }
-  if (product.offers.length > 0) return best;
-  const reading = massFraction(product, question.nutrient);
-  return reading.kind === 'notDeclared' ? { kind: 'notDeclared' } : best;
+/** What a nutrient costs in a product at its cheapest current package, once in each currency; or the one reason why it has no cost. */
+export function costsPerUnit(product: Product, question: CostQuestion): readonly Cost[] {
+  const cheapest = cheapestPackages(product, question, currentOffers(product));
+  if (typeof cheapest === 'string') return [{ kind: cheapest }];
+  return cheapest.map(({ offer }) => costAtOffer(product, offer, question));
+}
+
+/** The same in one currency: that named, or the first the product is priced in. */
+export function costPerUnit(product: Product, question: CostQuestion, currency?: string): Cost {
+  const costs = costsPerUnit(product, question);
+  return (
+    costs.find((c) => c.kind === 'cost' && (currency === undefined || c.currency === currency)) ??
+    costs.find((c) => c.kind !== 'cost') ?? { kind: 'noPrice' }
+  );
 }

@@ -3,7 +3,10 @@ import { bag, line, priced } from '../../test/bags.js';
 import { workingLines } from '../figure/index.js';
 import { COST_REASONS, costPerUnit, type CostQuestion } from './costPerUnit.js';
 import { priceHistory, pricePerKg } from './pricePerKg.js';
-import { rankByCost } from './rank.js';
+import { rankByCost, TIE_TOLERANCE } from './rank.js';
+import { costAtOffer } from './costPerUnit.js';
+import { currentOffers } from './currentOffers.js';
+import { libraryEntry, typicalProduct } from '../shelf/index.js';
 
 const perKg = (nutrient: CostQuestion['nutrient'], basis: CostQuestion['basis'] = 'element'): CostQuestion => ({
   nutrient,
@@ -38,7 +41,7 @@ test('the cheapest package is taken', () => {
     offers: [priced(5, 'kg', '10'), priced(20, 'kg', '24'), priced(2, 'L', '1')],
   });
   expect(cost(product, perKg('N'))).toBeCloseTo(12, 10);
-  expect(pricePerKg(product)?.figure.value.mid).toBeCloseTo(1.2, 10);
+  expect(pricePerKg(product, 'EUR')?.figure.value.mid).toBeCloseTo(1.2, 10);
 });
 test('the working leads from price and label to the figure', () => {
   const found = costPerUnit(bag({ analysis: [line('N', 12)], offers: [priced(20, 'kg', '24.00')] }), perKg('N'));
@@ -134,4 +137,95 @@ test('prices seen stand newest first per kilogram, the lowest of each currency m
     [undefined, 1.2, 'EUR', true],
   ]);
   expect(priceHistory(bag())).toEqual([]);
+});
+
+test('of one size and seller the newest price counts, older ones are history; another seller, size or currency stands beside it', () => {
+  const seen = (
+    size: number,
+    unit: string,
+    amount: string,
+    seenOn: string | undefined,
+    seller?: string,
+    currency = 'EUR',
+  ) => ({
+    ...priced(size, unit, amount, currency),
+    seenOn,
+    seller,
+  });
+  const product = bag({
+    analysis: [line('N', 10)],
+    offers: [
+      seen(20, 'kg', '19.90', '2024-03-01'),
+      seen(20, 'kg', '28.00', '2026-03-01'),
+      seen(20000, 'g', '15.00', '2023-03-01'),
+      seen(20, 'kg', '25.00', '2025-06-01', 'The other shop'),
+      seen(20, 'kg', '9.00', undefined),
+    ],
+  });
+  expect(currentOffers(product).map((o) => o.price?.amount)).toEqual(['28.00', '25.00']);
+  expect(cost(product, perKg('N'))).toBeCloseTo(12.5, 9);
+  expect(pricePerKg(product, 'EUR')?.figure.value.mid).toBeCloseTo(1.25, 9);
+});
+
+test('a bag priced in two currencies stands in both lists; a price in one never beats a price in the other', () => {
+  const both = bag({
+    id: 'both',
+    name: 'both',
+    analysis: [line('N', 10)],
+    offers: [priced(10, 'kg', '20', 'EUR'), priced(10, 'kg', '10', 'USD')],
+  });
+  const ranking = rankByCost([both, named('euro', 10, '15'), named('dollar', 10, '30', 'USD')], perKg('N'));
+  expect(ranking.byCurrency['EUR']?.map((r) => r.product.name)).toEqual(['euro', 'both']);
+  expect(ranking.byCurrency['USD']?.map((r) => r.product.name)).toEqual(['both', 'dollar']);
+  expect(costPerUnit(both, perKg('N'), 'USD')).toMatchObject({ kind: 'cost', currency: 'USD' });
+  expect(costPerUnit(both, perKg('N'), 'GBP').kind).toBe('noPrice');
+});
+
+test('each row is held against the best alone: a wide range far down is tied, a near neighbour of a tied row is not', () => {
+  const ranking = rankByCost(
+    [named('best', 10, '10'), named('near', 10, '10.2'), named('wide', [5, 8, 12], '11'), named('dear', 10, '20')],
+    perKg('N'),
+  );
+  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.rank, r.tied])).toEqual([
+    ['best', 1, true],
+    ['near', 2, false],
+    ['wide', 1, true],
+    ['dear', 4, false],
+  ]);
+});
+test('half a per cent is a tie, a little more is not', () => {
+  const tied = (factor: number): boolean =>
+    rankByCost([named('a', 10, '1000'), named('b', 10, (1000 * factor).toFixed(2))], perKg('N')).byCurrency['EUR']![1]!
+      .tied;
+  expect(TIE_TOLERANCE).toBe(0.005);
+  expect([1.005, 1.0051].map(tied)).toEqual([true, false]);
+});
+
+test('the plain number a list is ranked by is the figure that its row shows', () => {
+  for (const product of [
+    typicalProduct(libraryEntry('rock phosphate')!),
+    typicalProduct(libraryEntry('vinasse')!),
+    bag({ analysis: [line('N.urea', 4), line('N.nitrate', [2, 3, 4])] }),
+  ])
+    for (const question of [perKg('N'), perKg('P', 'P2O5'), { ...perKg('K'), perUnit: 'lb' as const }]) {
+      const offered = { ...product, offers: [priced(20, 'kg', '24'), priced(5, 'L', '9')] };
+      for (const { offer, value } of rankByCost([offered], question).byCurrency['EUR'] ?? []) {
+        const shown = costAtOffer(offered, offer, question);
+        if (shown.kind !== 'cost') throw new Error(shown.kind);
+        for (const end of ['low', 'mid', 'high'] as const)
+          expect(shown.figure.value[end] / value[end]).toBeCloseTo(1, 12);
+      }
+    }
+});
+
+test('rock phosphate does not win by its total: its cost is that of what is available, and says so', () => {
+  const rock = { ...typicalProduct(libraryEntry('rock phosphate')!), offers: [priced(25, 'kg', '20')] };
+  const triple = { ...typicalProduct(libraryEntry('triple superphosphate')!), offers: [priced(25, 'kg', '25')] };
+  const ranking = rankByCost([rock, triple], perKg('P', 'P2O5'));
+  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.counted])).toEqual([
+    ['triple superphosphate', 'declared'],
+    ['rock phosphate', 'available'],
+  ]);
+  const shown = costPerUnit(rock, perKg('P', 'P2O5'));
+  expect(shown.kind === 'cost' && shown.figure.label).toMatch(/available, by extract/);
 });

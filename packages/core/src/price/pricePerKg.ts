@@ -1,6 +1,7 @@
 import { literal, quotient, type Figure } from '../figure/index.js';
 import { moneyValue } from '../quantity/index.js';
 import { packageMass, type Offer, type Product } from '../shelf/index.js';
+import { currentOffers } from './currentOffers.js';
 
 export interface PricePerKg {
   readonly figure: Figure;
@@ -23,15 +24,20 @@ export function offerPerKg(product: Product, offer: Offer): PricePerKg | undefin
   return figure && { figure, currency };
 }
 
-/** What a kilogram of the product costs at its cheapest package; undefined when no package has both a price and a mass. */
-export function pricePerKg(product: Product): PricePerKg | undefined {
-  let best: PricePerKg | undefined;
-  for (const offer of product.offers) {
+/** What a kilogram of the product costs at its cheapest current package, once in each currency. */
+export function pricesPerKg(product: Product): readonly PricePerKg[] {
+  const best = new Map<string, PricePerKg>();
+  for (const offer of currentOffers(product)) {
     const found = offerPerKg(product, offer);
-    if (found && (!best || found.figure.value.mid < best.figure.value.mid)) best = found;
+    const held = found && best.get(found.currency);
+    if (found && (!held || found.figure.value.mid < held.figure.value.mid)) best.set(found.currency, found);
   }
-  return best;
+  return [...best.values()];
 }
+
+/** The same in one currency; undefined when no package has both a price in it and a mass. */
+export const pricePerKg = (product: Product, currency: string): PricePerKg | undefined =>
+  pricesPerKg(product).find((p) => p.currency === currency);
 
 /** A price as it was seen, and whether none of its currency was ever lower. */
 export interface SeenPrice extends PricePerKg {

@@ -1,17 +1,19 @@
 import { overlap } from '../quantity/index.js';
 import type { Product } from '../shelf/index.js';
-import { costPerUnit, type Cost, type CostQuestion } from './costPerUnit.js';
+import { cheapestPackages, type Cheapest, type CostReason } from './costRange.js';
+import type { CostQuestion } from './costPerUnit.js';
+import { currentOffers } from './currentOffers.js';
 
-export interface RankedCost {
+export interface RankedCost extends Cheapest {
   readonly product: Product;
-  readonly cost: Extract<Cost, { kind: 'cost' }>;
-  /** 1 for the cheapest; products whose ranges overlap share a rank. */
+  /** 1 for the best and all that are tied with it; below them the place in the list. */
   readonly rank: number;
+  /** Tied with the best, wherever in the list it stands. */
   readonly tied: boolean;
 }
 export interface UnrankedCost {
   readonly product: Product;
-  readonly why: Exclude<Cost['kind'], 'cost'>;
+  readonly why: CostReason;
 }
 /** One list per currency, since nothing is converted silently, and the products that cannot be ranked. */
 export interface Ranking {
@@ -22,37 +24,33 @@ export interface Ranking {
 /** Costs this close, relatively, are one price: labels are rounded, so a half per cent decides nothing. */
 export const TIE_TOLERANCE = 0.005;
 
-const tie = (a: RankedCost['cost'], b: RankedCost['cost']): boolean =>
-  overlap(a.figure.value, b.figure.value) ||
-  Math.abs(a.figure.value.mid - b.figure.value.mid) <= TIE_TOLERANCE * Math.min(a.figure.value.mid, b.figure.value.mid);
+const tiesWith = (best: Cheapest, other: Cheapest): boolean =>
+  overlap(best.value, other.value) || other.value.mid - best.value.mid <= TIE_TOLERANCE * best.value.mid;
 
-function withRanks(entries: { product: Product; cost: RankedCost['cost'] }[]): readonly RankedCost[] {
-  entries.sort(
-    (a, b) => a.cost.figure.value.mid - b.cost.figure.value.mid || a.product.name.localeCompare(b.product.name),
-  );
-  const ranked: RankedCost[] = [];
-  let first = 0;
-  entries.forEach((entry, i) => {
-    const leader = entries[first];
-    if (i > 0 && leader && !tie(leader.cost, entry.cost)) first = i;
-    ranked.push({ ...entry, rank: first + 1, tied: false });
-  });
-  const sharing = new Map<number, number>();
-  for (const r of ranked) sharing.set(r.rank, (sharing.get(r.rank) ?? 0) + 1);
-  return ranked.map((r) => ((sharing.get(r.rank) ?? 0) > 1 ? { ...r, tied: true } : r));
+type Entry = Cheapest & { readonly product: Product };
+
+/** Each row against the best, since overlapping is not handed on from row to row. */
+function withRanks(entries: Entry[]): readonly RankedCost[] {
+  entries.sort((a, b) => a.value.mid - b.value.mid || (a.product.name < b.product.name ? -1 : 1));
+  const [best] = entries;
+  if (!best) return [];
+  const ties = entries.map((entry) => tiesWith(best, entry));
+  const several = ties.filter(Boolean).length > 1;
+  return entries.map((entry, i) => ({ ...entry, rank: ties[i] ? 1 : i + 1, tied: several && ties[i] === true }));
 }
 
 /**
- * Ranks products by what a unit of a nutrient costs, each at its cheapest package. Products tied with the leader of
- * their group share its rank; those without a price or figure are listed apart with the reason.
+ * Ranks products by what a unit of a nutrient costs, each at its cheapest current package, once in every currency it is priced in. All that are
+ * tied with the best share its rank; those without a price or figure are listed apart with the reason. Plain numbers throughout: figures are made
+ * by `costAtOffer` for the rows that are shown.
  */
 export function rankByCost(products: readonly Product[], question: CostQuestion): Ranking {
-  const groups: Record<string, { product: Product; cost: RankedCost['cost'] }[]> = {};
+  const groups: Record<string, Entry[]> = {};
   const unranked: UnrankedCost[] = [];
   for (const product of products) {
-    const cost = costPerUnit(product, question);
-    if (cost.kind === 'cost') (groups[cost.currency] ??= []).push({ product, cost });
-    else unranked.push({ product, why: cost.kind });
+    const cheapest = cheapestPackages(product, question, currentOffers(product));
+    if (typeof cheapest === 'string') unranked.push({ product, why: cheapest });
+    else for (const entry of cheapest) (groups[entry.currency] ??= []).push({ ...entry, product });
   }
   return {
     byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, withRanks(list)])),

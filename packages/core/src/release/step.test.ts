@@ -226,7 +226,8 @@ test('the crop takes what it wants while there is some, and that is no longer th
   step(bare, { ...warm, drainedMm: 20 }, laws);
   step(cropped, { ...warm, drainedMm: 20, uptake: 12 }, laws);
   expect(cropped.takenUp).toBe(12);
-  expect(cropped.leached).toBeCloseTo(bare.leached * 0.6, 10);
+  // Six of thirty are taken before the water goes through, six after.
+  expect(cropped.leached).toBeCloseTo(bare.leached * 0.8, 10);
   step(cropped, { ...warm, uptake: 500 }, laws);
   expect(nitrateIn(cropped) + cropped.ammonium).toBeCloseTo(0, 10);
 });

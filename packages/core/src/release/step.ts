@@ -147,6 +147,18 @@ function change(state: NitrogenState, laws: Laws, rates: Rates, part: number, sl
 /** Mineral nitrogen within reach of decomposers: what is followed, and what the soil can still lend. */
 const withinReach = (state: NitrogenState): number => state.ammonium + nitrateIn(state) + state.lendable - state.lent;
 
+/** The crop takes ammonium and nitrate alike, as much as it wants of what there is. */
+function takeUp(state: NitrogenState, wanted: number): void {
+  const nitrate = nitrateIn(state);
+  const mineral = state.ammonium + nitrate;
+  const taken = Math.min(wanted, mineral);
+  if (!(taken > 0)) return;
+  const share = taken / mineral;
+  state.ammonium *= 1 - share;
+  putNitrate(state, -share * nitrate);
+  state.takenUp += taken;
+}
+
 /** Sets ammonium and nitrate; what decomposers took beyond the one comes out of the other, then out of what the soil lends. */
 function setMineral(state: NitrogenState, ammonium: number, nitrate: number): void {
   const owed = ammonium + nitrate < 0 ? -(ammonium + nitrate) : 0;
@@ -209,7 +221,8 @@ function lastThatHolds(margin: (x: number) => number): number {
  * Moves a layer on by one step in closed form: urea, ammonium and nitrate, coatings, decomposition and decomposers each by the exact
  * solution of the first-order laws at the day's constant rates (Stanford & Smith 1972; Manzoni & Porporato 2009 for the decomposers'
  * stoichiometry). Where mineral nitrogen runs out, the moment is found by bisection; from there on materials poor in nitrogen decompose
- * only as fast as nitrogen comes in. Uptake, loss as gas and drainage follow at the step's end.
+ * only as fast as nitrogen comes in. Loss as gas and drainage follow at the step's end, half of
+ * the crop's uptake before them and half after.
  *
  * Law: what is in the layer, lost and taken up adds up to what was added, to rounding.
  * @param state changed in place
@@ -251,14 +264,7 @@ export function step(state: NitrogenState, day: Day, laws: Laws, lengthDays = 1)
     advance(state, laws, rates, change(state, laws, rates, rest, slow), rest, slow);
   }
 
-  const mineral = state.ammonium + nitrateIn(state);
-  const taken = Math.min(day.uptake * lengthDays, mineral);
-  if (taken > 0) {
-    const share = taken / mineral;
-    state.ammonium *= 1 - share;
-    putNitrate(state, -share * nitrateIn(state));
-    state.takenUp += taken;
-  }
+  takeUp(state, (day.uptake * lengthDays) / 2);
   if (day.waterFilled > DENITRIFIES_ABOVE) {
     const above = (day.waterFilled - DENITRIFIES_ABOVE) / (1 - DENITRIFIES_ABOVE);
     const speed = laws.denitrificationPerDay * temperatureResponse(day.temperatureC, laws.q10) * above * lengthDays;
@@ -267,4 +273,5 @@ export function step(state: NitrogenState, day: Day, laws: Laws, lengthDays = 1)
     state.denitrified += lost;
   }
   state.leached += drainCells(state.nitrate, day.drainedMm * lengthDays, day.cellMm);
+  takeUp(state, (day.uptake * lengthDays) / 2);
 }

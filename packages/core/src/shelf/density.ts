@@ -1,4 +1,5 @@
 import { assumption, literal, type Figure } from '../figure/index.js';
+import { exact, type Range } from '../quantity/index.js';
 import type { Product } from './product.js';
 
 /** A product's bulk density as a figure in kg/L; undefined when it is not known. */
@@ -9,6 +10,9 @@ export function densityFigure({ densityKgPerL }: Pick<Product, 'densityKgPerL'>)
     : assumption('density', densityKgPerL, 'kg/L', 'typical of the material');
 }
 
+/** The same as a plain range. */
+export const densityRange = ({ densityKgPerL }: Pick<Product, 'densityKgPerL'>): Range | undefined =>
+  typeof densityKgPerL === 'number' ? exact(densityKgPerL) : densityKgPerL;
+
 /** The middle of it, for plain sums; undefined when it is not known. */
-export const densityMid = (product: Pick<Product, 'densityKgPerL'>): number | undefined =>
-  densityFigure(product)?.value.mid;
+export const densityMid = (product: Pick<Product, 'densityKgPerL'>): number | undefined => densityRange(product)?.mid;

@@ -62,3 +62,12 @@ test('protein ÷ 6.25 unless a food table’s factor is said: 38 % is 6.08 % N b
   expect(nitrogen('oats')).toMatchObject({ value: expect.closeTo(38 / 5.83, 2) });
   expect(nitrogen('soya')).toMatchObject({ value: expect.closeTo(38 / 5.71, 2) });
 });
+
+test('an extract with lemon juice holds tenths of a gram of calcium per litre, since calcium citrate settles out', () => {
+  const lemon = kitchenExtract('citric', 6, 2, 'eggshell', 200);
+  expect(lemon.acidDissolves.value.mid).toBeGreaterThan(90);
+  expect(lemon.calcium.value).toEqual({ low: 0.2, mid: 0.4, high: 1 });
+  expect(lemon.calciumMgPerL.value.mid).toBeCloseTo(200, 9);
+  expect(lemon.caveat).toMatch(/settles out/);
+  expect(kitchenExtract('acetic', 5, 1, 'eggshell', 100).caveat).toBe('');
+});

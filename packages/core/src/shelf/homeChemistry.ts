@@ -11,11 +11,21 @@ export interface KitchenAcid {
   readonly pKa: number;
   /** Usual strength, % w/v. */
   readonly usualPercent: number;
+  /** Most calcium that stays dissolved in a neutralised extract, g/L, where its calcium salt settles out. */
+  readonly calciumStaysGPerL?: Range;
 }
 /** Molar masses from standard atomic weights; first dissociation constants at 25 °C, textbook values. */
 export const KITCHEN_ACIDS: readonly KitchenAcid[] = [
   { key: 'acetic', name: 'vinegar (acetic acid)', gPerMol: 60.05, protons: 1, pKa: 4.76, usualPercent: 5 },
-  { key: 'citric', name: 'lemon juice (citric acid)', gPerMol: 192.12, protons: 3, pKa: 3.13, usualPercent: 6 },
+  {
+    key: 'citric',
+    name: 'lemon juice (citric acid)',
+    gPerMol: 192.12,
+    protons: 3,
+    pKa: 3.13,
+    usualPercent: 6,
+    calciumStaysGPerL: { low: 0.1, mid: 0.2, high: 0.5 },
+  },
   { key: 'lactic', name: 'whey or ferment (lactic acid)', gPerMol: 90.08, protons: 1, pKa: 3.86, usualPercent: 0.8 },
 ];
 
@@ -44,6 +54,8 @@ export interface Extract {
   /** Calcium in the extract at most, g. */
   readonly calcium: Figure;
   readonly calciumMgPerL: Figure;
+  /** What else must be known; empty when nothing. */
+  readonly caveat: string;
   readonly limitedBy: 'acid' | 'solid' | 'either';
 }
 
@@ -93,15 +105,36 @@ export function kitchenExtract(
   ]);
   const a = acidDissolves.value;
   const b = present.value;
-  const least = { low: Math.min(a.low, b.low), mid: Math.min(a.mid, b.mid), high: Math.min(a.high, b.high) };
+  const least = lesser(a, b);
   const dissolved = computed('CaCO₃ dissolved at most', least, 'g', 'smaller', 'the smaller of the two', [
     acidDissolves,
     present,
   ]);
-  const calcium = product('calcium in the extract at most', 'g', [
+  const dissolvedCalcium = product('calcium dissolved at most', 'g', [
     dissolved,
     constant('calcium in CaCO₃', CALCIUM_PER_CARBONATE, 'g/g', '40.08 ÷ 100.09'),
   ]);
+  const stays =
+    acid.calciumStaysGPerL &&
+    product('calcium that stays dissolved', 'g', [
+      assumption(
+        'calcium that a neutralised extract holds',
+        acid.calciumStaysGPerL,
+        'g/L',
+        'calcium citrate settles out',
+      ),
+      typed('volume', litres, 'L'),
+    ]);
+  const calcium = stays
+    ? computed(
+        'calcium in the extract at most',
+        lesser(dissolvedCalcium.value, stays.value),
+        'g',
+        'smaller',
+        'the smaller of the two',
+        [dissolvedCalcium, stays],
+      )
+    : { ...dissolvedCalcium, label: 'calcium in the extract at most' };
   const calciumMgPerL = quotient(
     'calcium in the extract',
     'mg/L',
@@ -114,9 +147,18 @@ export function kitchenExtract(
     present,
     calcium,
     calciumMgPerL,
+    caveat: stays
+      ? 'Calcium citrate settles out as the acid is used up: the clear liquid holds tenths of a gram of calcium in a litre, whatever the acid could dissolve.'
+      : '',
     limitedBy: a.high < b.low ? 'acid' : b.high < a.low ? 'solid' : 'either',
   };
 }
+
+const lesser = (a: Range, b: Range): Range => ({
+  low: Math.min(a.low, b.low),
+  mid: Math.min(a.mid, b.mid),
+  high: Math.min(a.high, b.high),
+});
 
 const acidOf = (key: string): KitchenAcid => {
   const acid = KITCHEN_ACIDS.find((a) => a.key === key);

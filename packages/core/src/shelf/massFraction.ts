@@ -10,9 +10,9 @@ import {
   type Basis,
   type Nutrient,
 } from '../nutrient/index.js';
-import { divideRanges, scaleRange } from '../quantity/index.js';
+import { divideRanges, scaleRange, type Range } from '../quantity/index.js';
 import { declaredRange } from './declaredValue.js';
-import { densityFigure } from './density.js';
+import { densityFigure, densityRange } from './density.js';
 import { coatedIsOwnPart } from './nitrogenForms.js';
 import type { AnalysisFigure, AnalysisUnit, Product } from './product.js';
 
@@ -32,10 +32,10 @@ const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
   '% w/v': 0.01,
   'g/L': 1e-3,
 };
-const isPerVolume = (unit: AnalysisUnit): boolean => unit === '% w/v' || unit === 'g/L';
+export const isPerVolume = (unit: AnalysisUnit): boolean => unit === '% w/v' || unit === 'g/L';
 
 /** The most trusted line for an analyte: a total before what only an extract holds, then measured before label before published before typical before guess. */
-function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
+export function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): AnalysisFigure | undefined {
   let best: AnalysisFigure | undefined;
   for (const line of analysis) if (line.analyte === analyte && (!best || rankOf(line) < rankOf(best))) best = line;
   return best;
@@ -43,6 +43,15 @@ function bestLine(analysis: readonly AnalysisFigure[], analyte: Analyte): Analys
 
 const rankOf = ({ extract, provenance }: AnalysisFigure): number =>
   (extract ? PROVENANCES.length : 0) + PROVENANCES.indexOf(provenance);
+
+const perElement = (line: AnalysisFigure): number => UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
+
+/** A line as mass of its element per mass of product, as a plain range; a volume without a density is taken as water. */
+export function elementRange(line: AnalysisFigure, product: Pick<Product, 'densityKgPerL'>): Range {
+  const perUnit = scaleRange(declaredRange(line.value), perElement(line));
+  const density = isPerVolume(line.unit) ? densityRange(product) : undefined;
+  return (density && divideRanges(perUnit, density)) ?? perUnit;
+}
 
 /** A line as mass of its element per mass of product. */
 export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'densityKgPerL'>): Figure {
@@ -55,7 +64,6 @@ export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'dens
     line.provenance,
     line.source,
   );
-  const factor = UNIT_FACTOR[line.unit] / compoundPerElement(line.basis);
   const basisWords =
     line.basis === 'element'
       ? ''
@@ -63,7 +71,7 @@ export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'dens
   if (!isPerVolume(line.unit))
     return computed(
       `${name}, as ${element}`,
-      scaleRange(declared.value, factor),
+      elementRange(line, product),
       'kg/kg',
       'toFraction',
       `${line.unit} as a fraction by mass${basisWords}`,
@@ -72,7 +80,7 @@ export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'dens
   const density = densityFigure(product) ?? constant('density', 1, 'kg/L', 'not entered: taken as water');
   return computed(
     `${name}, as ${element}`,
-    divideRanges(scaleRange(declared.value, factor), density.value) ?? scaleRange(declared.value, factor),
+    elementRange(line, product),
     'kg/kg',
     'perVolumeToFraction',
     `mass per litre ÷ density${basisWords}`,
@@ -97,11 +105,15 @@ function nitrogenFromForms(product: Source): Reading {
  *
  * @param product its analysis lines and density
  * @param analyte an element's total, or a form of nitrogen
+ * @param line the line to read; the most trusted unless said
  * @returns a figure in kg of element per kg of product; or that it is below detection, not declared, or needs a density
  * @example massFraction(bag, 'P') // 8 % P2O5 → figure 0.0349 kg/kg
  */
-export function massFraction(product: Source, analyte: Analyte): Reading {
-  const line = bestLine(product.analysis, analyte);
+export function massFraction(
+  product: Source,
+  analyte: Analyte,
+  line: AnalysisFigure | undefined = bestLine(product.analysis, analyte),
+): Reading {
   if (!line) return analyte === 'N' ? nitrogenFromForms(product) : { kind: 'notDeclared' };
   if (isPerVolume(line.unit) && product.densityKgPerL === undefined) return { kind: 'needsDensity', declared: line };
   const figure = elementFigure(line, product);

@@ -6,6 +6,10 @@ export type Trait =
   | 'ammonium'
   | 'urea'
   | 'ammoniumNitrate'
+  | 'calciumAmmoniumNitrate'
+  | 'ammoniumPhosphate'
+  | 'magnesium'
+  | 'manure'
   | 'lime'
   | 'calciumSalt'
   | 'sulfate'
@@ -68,7 +72,7 @@ export const MATERIALS: readonly Material[] = [
   material('calcium ammonium nitrate', {
     aliases: ['nitrate of lime and ammonia'],
     nitrogen: ['nitrate', 'ammoniacal'],
-    traits: ['ammonium', 'calciumSalt', 'oxidiser'],
+    traits: ['ammonium', 'calciumAmmoniumNitrate', 'calciumSalt', 'oxidiser'],
   }),
   material('calcium nitrate', {
     aliases: ['nitrate of lime', 'lime nitrate'],
@@ -85,18 +89,18 @@ export const MATERIALS: readonly Material[] = [
     nitrogen: ['nitrate'],
     traits: ['sodium', 'oxidiser'],
   }),
-  material('magnesium nitrate', { nitrogen: ['nitrate'], traits: ['oxidiser'] }),
+  material('magnesium nitrate', { nitrogen: ['nitrate'], traits: ['magnesium', 'oxidiser'] }),
   material('monoammonium phosphate', {
     aliases: ['map', 'ammonium dihydrogen phosphate'],
     nitrogen: ['ammoniacal'],
-    traits: ['ammonium', 'phosphate'],
+    traits: ['ammonium', 'phosphate', 'ammoniumPhosphate'],
   }),
   material('diammonium phosphate', {
     aliases: ['dap'],
     nitrogen: ['ammoniacal'],
-    traits: ['ammonium', 'phosphate'],
+    traits: ['ammonium', 'phosphate', 'ammoniumPhosphate'],
   }),
-  material('ammonium phosphate', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate'] }),
+  material('ammonium phosphate', { nitrogen: ['ammoniacal'], traits: ['ammonium', 'phosphate', 'ammoniumPhosphate'] }),
   material('monopotassium phosphate', {
     aliases: ['mkp', 'potassium dihydrogen phosphate'],
     traits: ['phosphate'],
@@ -128,13 +132,13 @@ export const MATERIALS: readonly Material[] = [
   }),
   material('potassium magnesium sulfate', {
     aliases: ['sulfate of potash magnesia', 'langbeinite'],
-    traits: ['sulfate'],
+    traits: ['sulfate', 'magnesium'],
   }),
   material('magnesium sulfate', {
     aliases: ['epsom salt', 'magnesium sulphate', 'epsom salts', 'bitter salt'],
-    traits: ['sulfate'],
+    traits: ['sulfate', 'magnesium'],
   }),
-  material('kieserite', { aliases: ['magnesium sulfate monohydrate'], traits: ['sulfate'] }),
+  material('kieserite', { aliases: ['magnesium sulfate monohydrate'], traits: ['sulfate', 'magnesium'] }),
   material('gypsum', {
     aliases: ['calcium sulfate', 'calcium sulphate', 'land plaster', 'agricultural gypsum'],
     traits: ['calciumSalt', 'sulfate'],
@@ -214,12 +218,12 @@ export const MATERIALS: readonly Material[] = [
       'broiler litter',
     ],
     organic: 'poultryManure',
-    traits: ['pathogens'],
+    traits: ['pathogens', 'manure'],
   }),
   material('composted manure', {
     aliases: ['composted cattle manure', 'well rotted manure', 'farmyard manure', 'fym', 'rotted manure'],
     organic: 'compostedManure',
-    traits: ['pathogens'],
+    traits: ['pathogens', 'manure'],
   }),
   material('green compost', { aliases: ['compost', 'mature compost'], organic: 'greenCompost' }),
   material('green cuttings', { aliases: ['grass clippings', 'nettle', 'comfrey'], organic: 'greenCuttings' }),
@@ -252,15 +256,15 @@ export const MATERIALS: readonly Material[] = [
   material('cattle manure', {
     aliases: ['cow manure', 'cow dung', 'steer manure', 'dairy manure'],
     organic: 'compostedManure',
-    traits: ['pathogens'],
+    traits: ['pathogens', 'manure'],
   }),
   material('horse manure', {
     aliases: ['stable manure', 'horse dung'],
     organic: 'compostedManure',
-    traits: ['pathogens'],
+    traits: ['pathogens', 'manure'],
   }),
-  material('sheep manure', { aliases: ['sheep dung'], organic: 'compostedManure', traits: ['pathogens'] }),
-  material('rabbit manure', { organic: 'poultryManure', traits: ['pathogens'] }),
+  material('sheep manure', { aliases: ['sheep dung'], organic: 'compostedManure', traits: ['pathogens', 'manure'] }),
+  material('rabbit manure', { organic: 'poultryManure', traits: ['pathogens', 'manure'] }),
   material('mushroom compost', {
     aliases: ['spent mushroom compost', 'spent mushroom substrate', 'mushroom manure'],
     organic: 'greenCompost',
@@ -273,7 +277,7 @@ export const MATERIALS: readonly Material[] = [
   material('biosolids', {
     aliases: ['sewage sludge'],
     organic: 'poultryManure',
-    traits: ['pathogens', 'metals'],
+    traits: ['pathogens', 'manure', 'metals'],
   }),
   material('sawdust', { aliases: ['saw dust'], organic: 'woodChips', traits: ['dusty'] }),
   material('coffee grounds', { aliases: ['spent coffee grounds'], organic: 'wholeGrain' }),

@@ -74,6 +74,13 @@ function Answer({
           {sheet(blend.mixture, blend.fillerKg)}
         </>
       );
+    case 'needsPrices':
+      return (
+        <>
+          <Remark tone="caution">{blend.message}</Remark>
+          {sheet(blend.mixture, blend.fillerKg)}
+        </>
+      );
     case 'tooStrong':
       return (
         <>

@@ -1,4 +1,13 @@
-import { formatGiven, formatRange, isExact, type RankedCost } from '@wheat-ledger/core';
+import { useMemo } from 'react';
+import {
+  costAtOffer,
+  COUNTED_WORDS,
+  formatGiven,
+  formatRange,
+  isExact,
+  type CostQuestion,
+  type RankedCost,
+} from '@wheat-ledger/core';
 import { useNarrow } from '../ui/useNarrow';
 import { FigureButton } from '../ui/FigureButton';
 import { spread } from '../ui/spread';
@@ -9,19 +18,31 @@ const ROW = 30;
 const WIDE = { left: 64, right: 250, labels: 292 };
 const NARROW = { left: 44, right: 88, labels: 112 };
 
-/** A ladder on a log scale: each product a rung at its cost, the cheapest at the foot. */
-export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: string }) {
-  const { left, right, labels: edge } = useNarrow() ? NARROW : WIDE;
-  const scale = ladderScale(
-    ranked
-      .flatMap((r) => [r.cost.figure.value.low, r.cost.figure.value.mid, r.cost.figure.value.high])
-      .filter((v) => v > 0),
+/** The figure of a rung, made for the rungs that are shown. */
+function Rung({ cost: { product, offer, value }, question }: { cost: RankedCost; question: CostQuestion }) {
+  const cost = useMemo(() => costAtOffer(product, offer, question), [product, offer, question]);
+  return cost.kind === 'cost' ? (
+    <FigureButton figure={cost.figure}>{formatRange(cost.figure.value)}</FigureButton>
+  ) : (
+    formatRange(value)
   );
+}
+
+/** A ladder on a log scale: each product a rung at its cost, the cheapest at the foot. */
+export function Ladder({
+  ranked,
+  unit,
+  question,
+}: {
+  ranked: readonly RankedCost[];
+  unit: string;
+  question: CostQuestion;
+}) {
+  const { left, right, labels: edge } = useNarrow() ? NARROW : WIDE;
+  const scale = ladderScale(ranked.flatMap((r) => [r.value.low, r.value.mid, r.value.high]).filter((v) => v > 0));
   const height = Math.max(170, ranked.length * ROW + 30);
   const yOf = (value: number): number => height - 14 - scale.at(value) * (height - 28);
-  const rungs = [...ranked]
-    .sort((a, b) => b.cost.figure.value.mid - a.cost.figure.value.mid)
-    .map((r) => ({ ...r, y: yOf(r.cost.figure.value.mid) }));
+  const rungs = [...ranked].sort((a, b) => b.value.mid - a.value.mid).map((r) => ({ ...r, y: yOf(r.value.mid) }));
   const labels = spread(
     rungs.map((r) => r.y),
     ROW,
@@ -42,10 +63,10 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
           ))}
           <path d={`M${left} 0V${height}M${right} 0V${height}`} stroke="var(--pine)" strokeWidth="4" />
           {rungs.map((r, i) => {
-            const { low, high } = r.cost.figure.value;
+            const { low, high } = r.value;
             const top = yOf(high);
             const thickness = Math.max(4, low > 0 ? yOf(low) - top : height - 14 - top);
-            const y = isExact(r.cost.figure.value) ? r.y - 2 : top;
+            const y = isExact(r.value) ? r.y - 2 : top;
             return (
               <g key={r.product.id}>
                 <rect
@@ -54,7 +75,7 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
                   width={right - left}
                   height={thickness}
                   fill={r.rank === 1 ? 'var(--wheat)' : 'var(--slate)'}
-                  fillOpacity={isExact(r.cost.figure.value) ? 1 : 0.45}
+                  fillOpacity={isExact(r.value) ? 1 : 0.45}
                 />
                 <path
                   d={`M${right} ${r.y}H${right + 8}L${edge - 10} ${labels[i] ?? r.y}H${edge - 2}`}
@@ -73,10 +94,13 @@ export function Ladder({ ranked, unit }: { ranked: readonly RankedCost[]; unit: 
               style={{ top: (labels[i] ?? r.y) - 11, left: edge + 2, right: 0 }}
             >
               <span className="min-w-16 shrink-0 text-right whitespace-nowrap font-slab text-[1.0625rem] font-semibold">
-                <FigureButton figure={r.cost.figure}>{formatRange(r.cost.figure.value)}</FigureButton>
+                <Rung cost={r} question={question} />
               </span>
               <span className="min-w-0 truncate">{r.product.name}</span>
-              {r.tied && <span className="shrink-0 border border-line-strong px-1 text-xs">tie</span>}
+              {r.tied && <span className="shrink-0 border border-line-strong px-1 text-xs">tied with the best</span>}
+              {COUNTED_WORDS[r.counted] && (
+                <span className="shrink-0 text-xs text-faint">{COUNTED_WORDS[r.counted]}</span>
+              )}
             </li>
           ))}
         </ol>

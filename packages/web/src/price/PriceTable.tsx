@@ -11,7 +11,7 @@ import {
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import {
   COST_REASONS,
-  costPerUnit,
+  costsPerUnit,
   symbolIn,
   type Cost,
   type CostQuestion,
@@ -24,7 +24,8 @@ import { FigureButton } from '../ui/FigureButton';
 interface Row {
   readonly product: Product;
   readonly rank: string;
-  readonly costs: Readonly<Partial<Record<Nutrient, Cost>>>;
+  /** Of each nutrient, once in each currency. */
+  readonly costs: Readonly<Partial<Record<Nutrient, readonly Cost[]>>>;
 }
 
 interface PriceTableProps {
@@ -41,12 +42,13 @@ const helper = createColumnHelper<typeof features, Row>();
 /** Nutrients with a column of their own; any other has one while it is on the ladder. */
 const ALWAYS: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
-const CostCell = ({ cost, currency }: { cost: Cost | undefined; currency: boolean }) =>
-  !cost ? null : cost.kind === 'cost' ? (
-    <>
+const CostWords = ({ cost, currency }: { cost: Cost; currency: boolean }) =>
+  cost.kind === 'cost' ? (
+    <div>
       <FigureButton figure={cost.figure} />
       {currency && <span className="text-[0.8125rem] text-faint"> {cost.currency}</span>}
-    </>
+      {cost.counted === 'total' && <span className="text-[0.8125rem] text-faint"> total</span>}
+    </div>
   ) : cost.kind === 'notDeclared' ? (
     <span className="text-faint">
       –<span className="sr-only"> not declared</span>
@@ -54,14 +56,21 @@ const CostCell = ({ cost, currency }: { cost: Cost | undefined; currency: boolea
   ) : (
     <span className="text-[0.8125rem] text-faint">{COST_REASONS[cost.kind]}</span>
   );
+const CostCell = ({ costs = [], currency }: { costs: readonly Cost[] | undefined; currency: boolean }) => (
+  <>
+    {costs.map((cost, i) => (
+      <CostWords key={i} cost={cost} currency={currency} />
+    ))}
+  </>
+);
 
 function rankWords(ranking: Ranking, product: Product): string {
-  for (const [currency, list] of Object.entries(ranking.byCurrency)) {
+  const lists = Object.entries(ranking.byCurrency);
+  const words = lists.flatMap(([currency, list]) => {
     const found = list.find((r) => r.product.id === product.id);
-    if (found)
-      return `${found.tied ? '=' : ''}${found.rank}${Object.keys(ranking.byCurrency).length > 1 ? ` ${currency}` : ''}`;
-  }
-  return '–';
+    return found ? [`${found.tied ? '=' : ''}${found.rank}${lists.length > 1 ? ` ${currency}` : ''}`] : [];
+  });
+  return words.join(', ') || '–';
 }
 
 /** Every bag against every nutrient; a heading sorts by its column. Bags without a figure stand last. */
@@ -72,7 +81,7 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
       products.map((product): Row => ({
         product,
         rank: rankWords(ranking, product),
-        costs: Object.fromEntries(nutrients.map((n) => [n, costPerUnit(product, questionOf(n))])),
+        costs: Object.fromEntries(nutrients.map((n) => [n, costsPerUnit(product, questionOf(n))])),
       })),
     [products, nutrients, questionOf, ranking],
   );
@@ -80,7 +89,9 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
     () => [
       ...new Set(
         data.flatMap((row) =>
-          Object.values(row.costs).flatMap((cost) => (cost.kind === 'cost' ? [cost.currency] : [])),
+          Object.values(row.costs)
+            .flat()
+            .flatMap((cost) => (cost.kind === 'cost' ? [cost.currency] : [])),
         ),
       ),
     ],
@@ -96,7 +107,7 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
           .map((n) =>
             helper.accessor(
               (row) => {
-                const cost = row.costs[n];
+                const cost = row.costs[n]?.find((c) => c.kind === 'cost');
                 return cost?.kind === 'cost' ? cost.figure.value.mid : undefined;
               },
               {
@@ -104,7 +115,7 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
                 header: symbolIn(n, questionOf(n).basis),
                 sortUndefined: 'last',
                 sortFn: 'basic',
-                cell: ({ row }) => <CostCell cost={row.original.costs[n]} currency={several} />,
+                cell: ({ row }) => <CostCell costs={row.original.costs[n]} currency={several} />,
               },
             ),
           ),

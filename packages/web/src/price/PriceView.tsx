@@ -80,7 +80,12 @@ export function PriceView() {
             }))}
           />
           {ranked.map(([currency, list]) => (
-            <Ladder key={currency} ranked={list} unit={`${currency} per ${massUnit} ${symbol}`} />
+            <Ladder
+              key={currency}
+              ranked={list}
+              unit={`${currency} per ${massUnit} ${symbol}`}
+              question={questionOf(nutrient)}
+            />
           ))}
           {ranked.length === 0 && (
             <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>
@@ -109,7 +114,10 @@ export function PriceView() {
           <p>
             Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.
           </p>
-          <p>Costs within half a per cent, or whose ranges overlap, are a tie.</p>
+          <p>
+            Costs within half a per cent of the best, or whose ranges overlap with it, are tied with it. Of several
+            prices for one size and seller the newest counts. Phosphate and potash are what is available, not the total.
+          </p>
         </MarginNote>
         {ranked.length > 1 && (
           <MarginNote title="Two currencies">

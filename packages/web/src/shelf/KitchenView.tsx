@@ -139,7 +139,8 @@ export function KitchenView() {
       {'extract' in outcome && (
         <>
           <p className="mb-3 text-[1.0625rem]" data-testid="kitchen-limit">
-            {LIMITS[outcome.extract.limitedBy]} What is not in the solid cannot be in the extract.
+            {LIMITS[outcome.extract.limitedBy]} What is not in the solid cannot be in the extract.{' '}
+            {outcome.extract.caveat}
           </p>
           <table className="ledger" data-testid="kitchen">
             <caption className="sr-only">What the extract can hold</caption>
