@@ -149,13 +149,21 @@ test('mass balance closes to 1e-9 at every step, whatever the material, the weat
   );
 });
 
-const season = fc.record({
-  temperatureC: fc.array(between(-10, 40), { minLength: 90, maxLength: 182 }),
-  daysOnSurface: fc.integer({ min: 0, max: 30 }),
-  drainedMm: between(0, 8),
-  waterFilled: between(0.1, 1),
-  uptake: between(0, 2),
-});
+/** A season as seasons go: warmth that rises and falls. */
+const season = fc
+  .record({
+    meanC: between(-2, 20),
+    amplitudeC: between(0, 15),
+    days: fc.integer({ min: 90, max: 182 }),
+    daysOnSurface: fc.integer({ min: 0, max: 30 }),
+    drainedMm: between(0, 8),
+    waterFilled: between(0.1, 1),
+    uptake: between(0, 2),
+  })
+  .map(({ meanC, amplitudeC, days, ...rest }) => ({
+    ...rest,
+    temperatureC: Array.from({ length: days }, (_, i) => meanC + amplitudeC * Math.sin((2 * Math.PI * i) / 365)),
+  }));
 test('halving the step moves a season’s totals by less than half a per cent of the dose', () => {
   fc.assert(
     fc.property(shares, anyParameters, season, (pools, p, days) => {
