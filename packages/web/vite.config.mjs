@@ -6,5 +6,8 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: 'dist/app', manifest: true, emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
   worker: { format: 'es' },
-  server: { host: '127.0.0.1', proxy: { '/api': process.env['API'] ?? 'http://127.0.0.1:4180' } },
+  server: {
+    host: '127.0.0.1', // The origin is kept: the server answers only to pages of its own host and port.
+    proxy: { '/api': { target: process.env['API'] ?? 'http://127.0.0.1:4180', changeOrigin: false } },
+  },
 });

@@ -12,7 +12,7 @@ export const MOST_ATTACHED_BYTES = 60_000_000;
 
 /** A photo or PDF of a product's label. Its bytes are kept apart and named by their SHA-256. */
 export class AttachmentInput {
-  @IsUUID('4', { message: 'Expected a product of this workspace.' })
+  @IsUUID('all', { message: 'Expected a product of this workspace.' })
   productId!: string;
 
   @Text(1, 200, 'a file name')

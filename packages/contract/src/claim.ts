@@ -11,7 +11,7 @@ export class ClaimInput {
   @Text(0, 120, 'who says it')
   saidBy!: string;
 
-  @IsUUID('4', { message: 'Expected a product of this workspace.' })
+  @IsUUID('all', { message: 'Expected a product of this workspace.' })
   productId!: string;
 
   @OneOf(CROP_KEYS, 'a crop')

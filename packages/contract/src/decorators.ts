@@ -25,8 +25,8 @@ export const NumberBetween = (least: number, most: number, what: string): Proper
     Max(most, { message: `Read $value, expected ${what} of at most ${most}.` }),
   );
 
-/** Anything but control characters, tabs and line ends apart. */
-const PLAIN_TEXT = /^[\t\n\r\P{Cc}]*$/u;
+/** Anything but control characters (tabs and line ends apart) and halves of a character, which no database keeps. */
+const PLAIN_TEXT = /^(?:[\t\n\r]|[^\p{Cc}\p{Cs}])*$/u;
 
 const text = (least: number, most: number, what: string, each: boolean): PropertyDecorator =>
   applyDecorators(

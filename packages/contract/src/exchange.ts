@@ -68,10 +68,12 @@ export interface CsvProgress {
 /** What a CSV file of bags holds, row by row as a spreadsheet numbers them, and whether it was written. */
 export interface CsvReport {
   readonly rows: number;
-  /** Rows that fit. */
+  /** Rows that fit, those that fit in part among them. */
   readonly good: number;
+  /** Rows of which a cell was left out. */
+  readonly partly: number;
   readonly bad: number;
-  /** The first of the rows that do not fit. */
+  /** The first of the rows that do not fit, or fit in part. */
   readonly problems: readonly { readonly row: number; readonly message: string }[];
   readonly written: boolean;
   /** Names what was written, so that it can be taken back together; null when nothing was. */

@@ -18,7 +18,7 @@ export class JarReadingInput {
 
 /** A jar test on a plot's soil: begun at a moment, read step by step. */
 export class JarTestInput {
-  @IsUUID('4', { message: 'Expected a plot of this workspace.' })
+  @IsUUID('all', { message: 'Expected a plot of this workspace.' })
   plotId!: string;
 
   @Text(1, 120, 'a name')

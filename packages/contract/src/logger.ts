@@ -37,7 +37,7 @@ export class LoggedSeriesInput implements Partial<Record<Logged, (number | null)
 
 /** What a logger or weather station measured on a plot, day by day. */
 export class LoggerInput {
-  @IsUUID('4', { message: 'Expected a plot of this workspace.' })
+  @IsUUID('all', { message: 'Expected a plot of this workspace.' })
   plotId!: string;
 
   @Text(1, 120, 'a name, such as the logger and its place')

@@ -3,7 +3,7 @@ import { IsUUID } from 'class-validator';
 import { NumberBetween, OneOf, Parts, Text } from './decorators.js';
 
 export class RecipePartInput {
-  @IsUUID('4', { message: 'Expected a product of this workspace.' })
+  @IsUUID('all', { message: 'Expected a product of this workspace.' })
   productId!: string;
 
   @NumberBetween(0, 1e6, 'a number of parts')

@@ -27,7 +27,7 @@ export class SoilFigureInput {
 
 /** One report on a plot's soil, with the method of every figure. */
 export class SoilReportInput {
-  @IsUUID('4', { message: 'Expected a plot of this workspace.' })
+  @IsUUID('all', { message: 'Expected a plot of this workspace.' })
   plotId!: string;
 
   @Text(1, 120, 'a name, such as the lab and the slip')

@@ -1,8 +1,6 @@
-import { join } from 'node:path';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { MikroOrmModule } from '@mikro-orm/nestjs';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
 import { BookModule } from './book/book.module.js';
@@ -16,16 +14,7 @@ const REQUESTS_PER_MINUTE = 3000;
 
 @Module({})
 export class AppModule {
-  static with({ databaseUrl, webRoot }: Config, logLevel = 'warn'): DynamicModule {
-    const web = webRoot
-      ? [
-          ServeStaticModule.forRoot({
-            rootPath: webRoot,
-            exclude: ['/api/{*path}'],
-            serveStaticOptions: { setHeaders: cacheHeaders(webRoot) },
-          }),
-        ]
-      : [];
+  static with({ databaseUrl }: Config, logLevel = 'warn'): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -45,19 +34,8 @@ export class AppModule {
         CommonModule,
         BookModule,
         HealthModule,
-        ...web,
       ],
       providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
     };
   }
 }
-
-/** Hashed assets never change; the page itself is always asked for anew. */
-const cacheHeaders =
-  (webRoot: string) =>
-  (response: { setHeader(name: string, value: string): void }, path: string): void => {
-    response.setHeader(
-      'Cache-Control',
-      path.startsWith(join(webRoot, 'assets')) ? 'public, max-age=31536000, immutable' : 'no-cache',
-    );
-  };

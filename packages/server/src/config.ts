@@ -5,6 +5,8 @@ export interface Config {
   /** Folder of the built web app; none in tests. */
   readonly webRoot: string | undefined;
   readonly sample: boolean;
+  /** Where it is reached under another name, such as https://garden.example; undefined on this machine alone. */
+  readonly publicOrigin?: string | undefined;
 }
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {
@@ -16,5 +18,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const port = Number(env['PORT'] ?? '4180');
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`Read PORT "${env['PORT']}", expected a number from 0 to 65535.`);
-  return { databaseUrl, port, webRoot: env['WEB_ROOT'], sample: env['WHEAT_LEDGER_SAMPLE'] !== 'no' };
+  const publicOrigin = env['PUBLIC_ORIGIN'];
+  if (publicOrigin !== undefined && !/^https?:\/\/[^/\s]+$/.test(publicOrigin))
+    throw new Error(`Read PUBLIC_ORIGIN "${publicOrigin}", expected an origin such as https://garden.example.`);
+  return { databaseUrl, port, webRoot: env['WEB_ROOT'], sample: env['WHEAT_LEDGER_SAMPLE'] !== 'no', publicOrigin };
 }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { MikroORM } from '@mikro-orm/postgresql';
@@ -8,7 +9,9 @@ import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
-import { loopbackOnly } from './common/origin.js';
+import { shallowOnly } from './common/depth.js';
+import { ownPagesOnly } from './common/origin.js';
+import { servePages } from './common/pages.js';
 import { serveOpenApi } from './common/openapi.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import type { Config } from './config.js';
@@ -18,6 +21,8 @@ const BODY_LIMIT = '256kb';
 /** A whole workspace of ten thousand bags is some 15 MB, and its photos and PDFs at most 80 MB as text. */
 const IMPORT_LIMIT = '120mb';
 
+const IDLE_MS = 120_000;
+
 /** The application, migrated and ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
@@ -25,7 +30,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     bufferLogs: true,
   });
   app.useLogger(app.get(Logger));
-  app.use(loopbackOnly);
+  app.use(ownPagesOnly(config.publicOrigin));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -41,13 +46,17 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     }),
   );
   app.use(compression());
+  if (config.webRoot) servePages(app, config.webRoot);
   app.use('/api/v1/attachments/content', raw({ type: 'application/octet-stream', limit: MOST_ATTACHMENT_BYTES }));
   app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.use(shallowOnly);
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
   await app.get(MikroORM).getMigrator().up();
   serveOpenApi(app);
   app.enableShutdownHooks();
+  // A sender or reader that falls silent for two minutes is let go.
+  (app.getHttpServer() as Server).setTimeout(IDLE_MS);
   return app;
 }

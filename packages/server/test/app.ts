@@ -1,5 +1,8 @@
 import { randomBytes } from 'node:crypto';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { MikroORM } from '@mikro-orm/postgresql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
@@ -33,14 +36,30 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
+/** A web app of one page and one asset, since the server behaves differently where it serves one. */
+function pages(): string {
+  const root = mkdtempSync(join(tmpdir(), 'pages-'));
+  mkdirSync(join(root, 'assets'));
+  writeFileSync(join(root, 'index.html'), '<!doctype html><title>Ledger</title>');
+  writeFileSync(join(root, 'assets', 'app-1.js'), 'void 0;');
+  return root;
+}
+
 /** The real application on a database of its own, listening on loopback. */
 export async function startApp(databaseUrl?: string): Promise<TestApp> {
   const url = databaseUrl ?? (await newDatabase());
-  const app = await createApp({ databaseUrl: url, port: 0, webRoot: undefined, sample: false });
+  const webRoot = pages();
+  const app = await createApp({ databaseUrl: url, port: 0, webRoot, sample: false });
   await app.listen(0, '127.0.0.1');
   const { port } = app.getHttpServer().address() as AddressInfo;
   const address = `http://127.0.0.1:${port}`;
-  return { app, http: request.agent(address), address, databaseUrl: url, close: () => app.close() };
+  return {
+    app,
+    http: request.agent(address),
+    address,
+    databaseUrl: url,
+    close: () => app.close().finally(() => rmSync(webRoot, { recursive: true, force: true })),
+  };
 }
 
 export const product = (given: Partial<ProductInput> = {}): ProductInput => ({

@@ -80,17 +80,65 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
   labelText: 'label text',
 };
 
+/** A row that was read; what of it does not fit was left out and is told. */
+export type CsvRowRead =
+  | { readonly ok: true; readonly value: ProductInput; readonly leftOut: readonly FieldProblem[] }
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] };
+
+/** A row whose bad cells may be left out one after the other; more rounds than this and the row is no bag. */
+const MOST_ROUNDS = 4;
+
 /**
- * A row as the product it makes, or everything about it that does not fit, each under its column's heading.
- * @param columns what each cell means; undefined is left out
- * @param mark the decimal mark of the file; without it a number that could be two is refused
- * @param currency that of prices whose row names none; without it such a price is refused
+ * A row as the product it makes. A cell that does not fit is left out where the rest is good, and told; a row without a name, or of which
+ * nothing is left, is refused. Cells beyond the headings are told too.
  */
 export function readCsvRow(
   columns: readonly (CsvColumn | undefined)[],
   cells: readonly string[],
   currency = '',
   mark?: DecimalMark,
+): CsvRowRead {
+  const beyond = cells.slice(columns.length).filter((cell) => cell.trim() !== '');
+  const leftOut: FieldProblem[] =
+    beyond.length === 0
+      ? []
+      : [
+          {
+            path: `behind column ${columns.length}`,
+            message: `Read “${beyond.join(', ').slice(0, 60)}”, expected no more cells than headings.`,
+          },
+        ];
+  let left = cells.slice(0, columns.length);
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const read = readWholeRow(columns, left, currency, mark);
+    if (read.ok) return { ok: true, value: read.value, leftOut };
+    const bad = new Set(read.problems.map((p) => p.path));
+    const blanked = left.map((cell, i) => {
+      const column = columns[i];
+      return column && column.kind !== 'order' && bad.has(headingOf(column)) && !isName(column) ? '' : cell;
+    });
+    const held = (some: readonly string[]): number =>
+      some.filter((cell, i) => columns[i] && !isName(columns[i]) && cell.trim() !== '').length;
+    if (held(blanked) === held(left) || held(blanked) === 0)
+      return { ok: false, problems: [...leftOut, ...read.problems] };
+    leftOut.push(...read.problems);
+    left = blanked;
+  }
+  return { ok: false, problems: leftOut };
+}
+const isName = (column: CsvColumn | undefined): boolean => column?.kind === 'field' && column.field === 'name';
+
+/**
+ * A row as the product it makes, or everything about it that does not fit, each under its column's heading.
+ * @param columns what each cell means; undefined is left out
+ * @param mark the decimal mark of the file; without it a number that could be two is refused
+ * @param currency that of prices whose row names none; without it such a price is refused
+ */
+function readWholeRow(
+  columns: readonly (CsvColumn | undefined)[],
+  cells: readonly string[],
+  currency: string,
+  mark: DecimalMark | undefined,
 ): Validated<ProductInput> {
   const plain = cells
     .map(unguarded)

@@ -1,4 +1,3 @@
-import { Readable } from 'node:stream';
 import {
   Body,
   Controller,
@@ -41,7 +40,7 @@ class JournalQueryDto {
   limit?: number;
 
   @IsOptional()
-  @IsUUID('4')
+  @IsUUID('all')
   recordId?: string;
 }
 
@@ -69,7 +68,7 @@ class ImportsController {
   /** Takes out everything an import brought in, but for what was changed since. */
   @Post(':batch/undo')
   @HttpCode(200)
-  undo(@Param('batch', new ParseUUIDPipe({ version: '4' })) batch: string): Promise<BatchUndone> {
+  undo(@Param('batch', new ParseUUIDPipe()) batch: string): Promise<BatchUndone> {
     return this.journal.undoBatch(batch);
   }
 }
@@ -86,11 +85,8 @@ class WorkspaceController {
   constructor(private readonly exchange: ExchangeService) {}
 
   @Get('export')
-  export(): StreamableFile {
-    return new StreamableFile(Readable.from(this.exchange.export()), {
-      type: 'application/json',
-      disposition: 'attachment; filename="wheat-ledger.json"',
-    });
+  export(): Promise<StreamableFile> {
+    return this.exchange.file();
   }
 
   @Get('schema')

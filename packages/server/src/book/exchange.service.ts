@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { HttpStatus, Injectable, type StreamableFile } from '@nestjs/common';
 import {
   ofToday,
   validateInput,
@@ -13,16 +13,22 @@ import {
   type Kept,
   type WorkspaceList,
 } from '@wheat-ledger/contract';
+import { Gate } from '../common/gate.js';
 import { ProblemException } from '../common/problems.js';
+import { snapshot } from '../common/snapshot.js';
+import { ownId, withIds } from '../common/ownIds.js';
+import { WorkspaceScope } from '../common/workspaceScope.js';
 import type { NewRecord } from '../common/recordStore.js';
 import { WORKSPACE_INPUTS } from '../common/workspaceInputs.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
 import { Stores, type AnyStore } from './stores.service.js';
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[45][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 /** More problems than this help nobody. */
 const MOST_PROBLEMS = 100;
 const MOST_RECORDS = 50_000;
+/** Photos and PDFs: more than would ever fit in the room there is for them. */
+const MOST_CONTENTS = 5000;
 
 interface Candidate extends NewRecord<object> {
   readonly list: WorkspaceList;
@@ -43,10 +49,18 @@ export class ExchangeService {
     private readonly em: EntityManager,
     private readonly stores: Stores,
     private readonly attachments: AttachmentStore,
+    private readonly scope: WorkspaceScope,
   ) {}
 
+  private readonly imports = new Gate('imports');
+
+  /** The whole workspace as it stands at one moment. */
+  file(): Promise<StreamableFile> {
+    return snapshot(this.em, () => this.export(), { type: 'application/json', name: 'wheat-ledger.json' });
+  }
+
   /** The file in pieces, page by page, so that no table is ever whole in memory. */
-  async *export(): AsyncGenerator<string> {
+  private async *export(): AsyncGenerator<string> {
     yield `{"format":${JSON.stringify(WORKSPACE_FORMAT)},"version":${WORKSPACE_VERSION}`;
     for (const { list, kind } of WORKSPACE_LISTS) {
       yield `,\n"${list}":[`;
@@ -90,8 +104,13 @@ export class ExchangeService {
    * Records whose id is here already are left as they are.
    * @throws ProblemException 422 when it is no workspace file at all
    */
-  async import(file: unknown, write: boolean): Promise<ImportReport> {
-    const { candidates, found, problems } = this.read(file);
+  import(file: unknown, write: boolean): Promise<ImportReport> {
+    return this.imports.run(() => this.tried(file, write));
+  }
+
+  private async tried(file: unknown, write: boolean): Promise<ImportReport> {
+    const { candidates: read, found, problems } = this.read(file);
+    const candidates = await this.withOwnIds(read);
     const batch = randomUUID();
     let added = 0;
     let alreadyHere = 0;
@@ -125,10 +144,24 @@ export class ExchangeService {
     };
   }
 
+  /** An id that another workspace holds becomes one of our own, always the same one, and what refers to it follows. */
+  private async withOwnIds(candidates: readonly Candidate[]): Promise<readonly Candidate[]> {
+    const ours = new Map<string, string>();
+    for (const { list, kind } of WORKSPACE_LISTS) {
+      const ids = candidates.filter((c) => c.list === list).map((c) => c.id);
+      for (const id of await this.stores.of(kind).heldElsewhere(ids)) ours.set(id, ownId(this.scope.id, id));
+    }
+    return ours.size === 0
+      ? candidates
+      : candidates.map((c) => ({ ...c, id: ours.get(c.id) ?? c.id, input: withIds(c.input, ours) as object }));
+  }
+
   /** Takes the bytes in, each proven to be what its name says. */
   private async keepContents(file: unknown): Promise<FieldProblem[]> {
     const { contents = [] } = file as { contents?: unknown };
     if (!Array.isArray(contents)) throw unreadable('Expected contents as a list.');
+    if (contents.length > MOST_CONTENTS)
+      throw unreadable(`Read ${contents.length} contents, expected at most ${MOST_CONTENTS}.`);
     const problems: FieldProblem[] = [];
     for (const [i, content] of (contents as readonly unknown[]).entries()) {
       const { sha256, base64 } = (typeof content === 'object' && content !== null ? content : {}) as {
@@ -166,6 +199,7 @@ export class ExchangeService {
       found[list] = records.length;
       if (records.length > MOST_RECORDS)
         throw unreadable(`Read ${records.length} ${list}, expected at most ${MOST_RECORDS}.`);
+      const seen = new Set<unknown>();
       return records.flatMap((record: unknown, i): Candidate[] => {
         const path = `${list}.${i}`;
         const { id, removed, ...input } = (typeof record === 'object' && record !== null ? record : {}) as {
@@ -174,6 +208,8 @@ export class ExchangeService {
         };
         if (typeof id !== 'string' || !UUID.test(id))
           problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
+        if (seen.has(id)) problems.push({ path: `${path}.id`, message: 'This id stands in the list twice.' });
+        seen.add(id);
         const result = validateInput(WORKSPACE_INPUTS[list], ofToday(kind, input));
         if (!result.ok)
           problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));

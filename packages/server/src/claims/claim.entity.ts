@@ -14,6 +14,6 @@ export class ClaimEntity extends Stored {
   @Property({ type: 'text' })
   crop!: string;
 
-  @Property({ type: 'text[]' })
+  @Property({ type: 'json' })
   needs: Nutrient[] = [];
 }

@@ -3,7 +3,9 @@ import { OptimisticLockError } from '@mikro-orm/core';
 import type { Response } from 'express';
 import type { Problem } from '@wheat-ledger/contract';
 import { DomainError } from '@wheat-ledger/core';
-import { conflict, invalid, ProblemException } from './problems.js';
+import { ThrottlerException } from '@nestjs/throttler';
+import { conflict, databaseAway, invalid, ProblemException } from './problems.js';
+import { isDatabaseAway } from './databaseAway.js';
 import { traceOf } from './traceOf.js';
 
 const TITLES: Readonly<Record<number, string>> = {
@@ -44,8 +46,10 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const problem = this.toProblem(error);
+    if (problem.status === 503) response.setHeader('Retry-After', '2');
     if (problem.status >= 500 && !response.destroyed) this.logger.error(traceOf(error));
-    if (response.headersSent) return;
+    // Half an answer must not pass for a whole one.
+    if (response.headersSent) return void response.destroy();
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   }
 
@@ -55,7 +59,15 @@ export class ProblemFilter implements ExceptionFilter {
         ? conflict(undefined)
         : error instanceof DomainError
           ? invalid([{ path: error.path, message: error.message }])
-          : error;
+          : isDatabaseAway(error)
+            ? databaseAway()
+            : error instanceof ThrottlerException
+              ? new ProblemException(
+                  'too-many',
+                  HttpStatus.TOO_MANY_REQUESTS,
+                  'Too many requests in a minute. Wait a little.',
+                )
+              : error;
     if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
     const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
     if (status === undefined)

@@ -36,3 +36,15 @@ export const conflict = (current: unknown): ProblemException =>
     'It was changed elsewhere since you opened it. Both versions are kept: look at the newer one before saving yours.',
     { current },
   );
+
+/** What is present cannot be put back. */
+export const notInTheBin = (kind: string): ProblemException =>
+  new ProblemException('not-removed', HttpStatus.CONFLICT, `This ${kind} was not taken out, so it cannot be put back.`);
+
+/** The database is away: what was asked was not done, and asking again later will do it. */
+export const databaseAway = (): ProblemException =>
+  new ProblemException(
+    'database-away',
+    HttpStatus.SERVICE_UNAVAILABLE,
+    'The database does not answer; nothing was saved. Try again in a moment.',
+  );

@@ -21,7 +21,7 @@ import type { RecordStore } from './recordStore.js';
 import type { Stored } from './stored.entity.js';
 import { etagOf, versionFrom } from './version.js';
 
-const ID = new ParseUUIDPipe({ version: '4' });
+const ID = new ParseUUIDPipe();
 
 /** The routes every kind of record has; a stage's controller extends the class made for its input. */
 export function recordController<Input extends object>(Input: Type<Input>): Type<RecordRoutes<Input>> {

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Collection, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
-import { LockMode } from '@mikro-orm/core';
+import { LockMode, raw } from '@mikro-orm/core';
 import type { FieldProblem, JournalAction, Kept, Page, RecordKind } from '@wheat-ledger/contract';
 import { JournalEntry } from '../book/journal.entity.js';
 import { decodeCursor, encodeCursor } from './cursor.js';
-import { conflict, invalid, notFound } from './problems.js';
+import { conflict, invalid, notFound, notInTheBin } from './problems.js';
 import type { Stored } from './stored.entity.js';
 import type { WorkspaceScope } from './workspaceScope.js';
 
@@ -102,7 +102,7 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     const where = {
       workspace: this.scope.id,
       deletedAt: removed ? { $ne: null } : null,
-      ...(place ? { $or: [{ name: { $gt: place.name } }, { name: place.name, id: { $gt: place.id } }] } : {}),
+      ...(place ? { [raw('(name, id) > (?, ?)', [place.name, place.id])]: [] } : {}),
     };
     const found = await this.rows<Fields<Entity>>(this.entity, where, [{ name: 'asc' }, { id: 'asc' }], size + 1);
     const items = found.slice(0, size);
@@ -146,6 +146,16 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     const found = await this.em.find(
       this.entity,
       { id: { $in: [...ids] }, workspace: this.scope.id },
+      { fields: ['id'] as never, disableIdentityMap: true },
+    );
+    return new Set(found.map(({ id }) => id as string));
+  }
+
+  /** Which of these ids another workspace holds. */
+  async heldElsewhere(ids: readonly string[]): Promise<ReadonlySet<string>> {
+    const found = await this.em.find(
+      this.entity,
+      { id: { $in: [...ids] }, workspace: { $ne: this.scope.id } } as unknown as FilterQuery<Entity>,
       { fields: ['id'] as never, disableIdentityMap: true },
     );
     return new Set(found.map(({ id }) => id as string));
@@ -269,12 +279,14 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
 
   async remove(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
     return this.change(id, version, 'remove', undoes, (entity) => {
-      entity.deletedAt ??= new Date();
+      if (entity.deletedAt) throw notFound(this.kind);
+      entity.deletedAt = new Date();
     });
   }
 
   async restore(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
     return this.change(id, version, 'restore', undoes, (entity) => {
+      if (!entity.deletedAt) throw notInTheBin(this.kind);
       entity.deletedAt = null;
     });
   }

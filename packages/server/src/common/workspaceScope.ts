@@ -1,9 +1,28 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 import { HOME_WORKSPACE } from './workspace.entity.js';
 
-/** The one place that says whose records a request may touch. */
+interface Within {
+  readonly id: string;
+  readonly who: string;
+}
+const HOME: Within = { id: HOME_WORKSPACE, who: 'gardener' };
+
+/** The one place that says whose records a request may touch: what runs inside `run` belongs to that workspace, all else to the home one. */
 @Injectable()
 export class WorkspaceScope {
-  readonly id: string = HOME_WORKSPACE;
-  readonly who: string = 'gardener';
+  private readonly within = new AsyncLocalStorage<Within>();
+
+  get id(): string {
+    return (this.within.getStore() ?? HOME).id;
+  }
+
+  get who(): string {
+    return (this.within.getStore() ?? HOME).who;
+  }
+
+  /** Runs some work inside a workspace, through everything it awaits. */
+  run<T>(workspace: Within, work: () => T): T {
+    return this.within.run(workspace, work);
+  }
 }

@@ -83,7 +83,7 @@ class LogDoorController {
   @ApiConsumes('text/csv')
   @ApiBody({ schema: { type: 'string' } })
   async take(
-    @Param('id', new ParseUUIDPipe({ version: '4' })) plotId: string,
+    @Param('id', new ParseUUIDPipe()) plotId: string,
     @Query(inputPipe(LoggerNameDto)) { name }: LoggerNameDto,
     @Req() request: Request,
   ): Promise<LoggerReport> {

@@ -42,7 +42,7 @@ export class AttachmentsController extends recordController(AttachmentInput) {
   /** Shown or saved, never run: nothing in it may load, script or be guessed to be something else. */
   @Get(':id/content')
   async content(
-    @Param('id', new ParseUUIDPipe({ version: '4' })) id: string,
+    @Param('id', new ParseUUIDPipe()) id: string,
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     const { data, name, type } = await this.attachments.content(id);

@@ -17,7 +17,6 @@ import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
 import type { DecimalMark } from '@wheat-ledger/core';
 import type { Request, Response } from 'express';
-import { Readable } from 'node:stream';
 import { MOST_CSV_BYTES, MOST_CSV_COLUMNS, type CsvProgress, type CsvReport } from '@wheat-ledger/contract';
 import { inputPipe } from '../common/inputPipe.js';
 import { notFound } from '../common/problems.js';
@@ -58,7 +57,7 @@ class CsvQueryDto {
   decimal?: DecimalMark;
 
   @IsOptional()
-  @IsUUID('4', { message: 'Expected job as an id such as 3f2b8c1e-….' })
+  @IsUUID('all', { message: 'Expected job as an id such as 3f2b8c1e-….' })
   job?: string;
 }
 
@@ -68,11 +67,8 @@ export class CsvController {
   constructor(private readonly csv: CsvService) {}
 
   @Get()
-  export(): StreamableFile {
-    return new StreamableFile(Readable.from(this.csv.export()), {
-      type: 'text/csv; charset=utf-8',
-      disposition: 'attachment; filename="shelf.csv"',
-    });
+  export(): Promise<StreamableFile> {
+    return this.csv.file();
   }
 
   @Post()
@@ -107,7 +103,7 @@ export class CsvController {
 
   /** How far a running import is; 404 when it is over. */
   @Get(':job')
-  progress(@Param('job', new ParseUUIDPipe({ version: '4' })) job: string): CsvProgress {
+  progress(@Param('job', new ParseUUIDPipe()) job: string): CsvProgress {
     const found = this.csv.progress(job);
     if (!found) throw notFound('import');
     return found;

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { addAbortSignal, pipeline, Readable } from 'node:stream';
+import type { Readable } from 'node:stream';
+import { setImmediate as breathe } from 'node:timers/promises';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { HttpStatus, Injectable, type StreamableFile } from '@nestjs/common';
 import {
   columnFor,
   CsvColumns,
@@ -19,7 +20,10 @@ import {
 import type { DecimalMark } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
+import { Gate } from '../common/gate.js';
+import { snapshot } from '../common/snapshot.js';
 import { textOf } from '../common/textUpload.js';
+import { csvRows, unreadable } from './csvText.js';
 import { ProductStore } from './product.store.js';
 
 /** Nobody is listening any more. */
@@ -46,20 +50,11 @@ export interface CsvUpload {
 }
 
 const isBlank = (cells: readonly string[]): boolean => cells.every((c) => c.trim() === '');
-/** The rows of CSV text as it comes in; what goes wrong on the way is thrown where the rows are read. */
-function rowsOf(text: AsyncIterable<string>, signal: AbortSignal): AsyncIterable<string[]> {
-  const parser = Papa.parse(Papa.NODE_STREAM_INPUT, {});
-  pipeline(addAbortSignal(signal, Readable.from(text)), parser, () => undefined);
-  return parser as AsyncIterable<string[]>;
-}
-
-const unreadable = (detail: string): ProblemException =>
-  new ProblemException('unreadable-file', HttpStatus.UNPROCESSABLE_ENTITY, detail);
-
-/** The shelf out to CSV and in from it, row by row: no file and no table is ever whole in memory. */
+/** The shelf out to CSV and in from it, row by row: no table is ever whole in memory. */
 @Injectable()
 export class CsvService {
   private readonly running = new Map<string, CsvProgress>();
+  private readonly imports = new Gate('imports');
 
   constructor(
     private readonly em: EntityManager,
@@ -70,8 +65,13 @@ export class CsvService {
     return this.running.get(job);
   }
 
+  /** The shelf as it stands at one moment. */
+  file(): Promise<StreamableFile> {
+    return snapshot(this.em, () => this.export(), { type: 'text/csv; charset=utf-8', name: 'shelf.csv' });
+  }
+
   /** Every bag as a row, after a first run that finds the columns they need together. */
-  async *export(): AsyncGenerator<string> {
+  private async *export(): AsyncGenerator<string> {
     const gathered = new CsvColumns();
     for await (const product of this.all()) gathered.add(productText(product));
     const columns = gathered.list();
@@ -94,24 +94,49 @@ export class CsvService {
    * @throws ProblemException 413, 415 or 422 when it is no CSV file of bags at all, 499 when it was stopped
    */
   async import(upload: CsvUpload): Promise<CsvReport> {
+    try {
+      // The whole body first: a slow sender must not hold a transaction open.
+      const text = await this.textOfUpload(upload);
+      return await this.imports.run(() => this.read(text, upload));
+    } catch (error) {
+      throw upload.signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was written.') : error;
+    } finally {
+      if (upload.job) this.running.delete(upload.job);
+    }
+  }
+
+  private async textOfUpload({ body, job, ofBytes }: CsvUpload): Promise<string> {
+    const onBytes = (bytes: number): void => {
+      if (job) this.running.set(job, { rows: 0, bytes, ofBytes });
+    };
+    const pieces: string[] = [];
+    for await (const piece of textOf(body, MOST_CSV_BYTES, onBytes)) pieces.push(piece);
+    return pieces.join('');
+  }
+
+  private async read(text: string, upload: CsvUpload): Promise<CsvReport> {
     const batch = randomUUID();
-    const report = { rows: 0, good: 0, bad: 0, problems: [] as { row: number; message: string }[] };
+    const report = { rows: 0, good: 0, partly: 0, bad: 0, problems: [] as { row: number; message: string }[] };
     const attempt = async (): Promise<void> => {
-      for await (const some of this.batches(upload)) {
+      for (const some of batches(text, upload.columns)) {
         upload.signal.throwIfAborted();
+        await breathe();
         const read = some.map(({ row, cells, columns }) => ({
           row,
           read: readCsvRow(columns, cells, upload.currency, upload.decimal),
         }));
         const good = read.flatMap(({ read: r }) => (r.ok ? [{ input: r.value }] : []));
-        const bad = read.flatMap(({ row, read: r }) =>
-          r.ok ? [] : [{ row, message: r.problems.map((p) => `${p.path}: ${p.message}`).join(' ') }],
-        );
+        const told = read.flatMap(({ row, read: r }) => {
+          const problems = r.ok ? r.leftOut : r.problems;
+          const words = problems.map((p) => `${p.path}: ${p.message}`).join(' ');
+          return problems.length === 0 ? [] : [{ row, message: r.ok ? `Without ${words}` : words }];
+        });
         if (upload.write) await this.products.createMany(good, batch);
         report.rows += some.length;
         report.good += good.length;
-        report.bad += bad.length;
-        report.problems.push(...bad.slice(0, MOST_PROBLEMS - report.problems.length));
+        report.partly += read.filter(({ read: r }) => r.ok && r.leftOut.length > 0).length;
+        report.bad += some.length - good.length;
+        report.problems.push(...told.slice(0, MOST_PROBLEMS - report.problems.length));
         if (upload.job)
           this.running.set(upload.job, {
             ...(this.running.get(upload.job) ?? { bytes: 0, ofBytes: upload.ofBytes }),
@@ -121,49 +146,44 @@ export class CsvService {
       upload.signal.throwIfAborted();
       if (report.rows === 0) throw unreadable('Expected a heading line and at least one row.');
     };
-    try {
-      if (upload.write) await this.em.transactional(attempt);
-      else await attempt();
-    } catch (error) {
-      throw upload.signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was written.') : error;
-    } finally {
-      if (upload.job) this.running.delete(upload.job);
-    }
+    if (upload.write) await this.em.transactional(attempt);
+    else await attempt();
     const written = upload.write && report.good > 0;
     return { ...report, written, batch: written ? batch : null };
   }
+}
 
-  /** Rows with their meaning, some hundreds at a time; rows are numbered as a spreadsheet numbers them. */
-  private async *batches({
-    body,
-    columns: named,
-    job,
-    ofBytes,
-    signal,
-  }: CsvUpload): AsyncGenerator<{ row: number; cells: string[]; columns: readonly (CsvColumn | undefined)[] }[]> {
-    const onBytes = (bytes: number): void => {
-      if (job) this.running.set(job, { rows: this.running.get(job)?.rows ?? 0, bytes, ofBytes });
-    };
-    let batch: { row: number; cells: string[]; columns: readonly (CsvColumn | undefined)[] }[] = [];
-    let columns: readonly (CsvColumn | undefined)[] | undefined;
-    let row = 0;
-    for await (const cells of rowsOf(textOf(body, MOST_CSV_BYTES, onBytes), signal)) {
-      row += 1;
-      if (isBlank(cells)) continue;
-      if (!columns) {
-        if (cells.length > MOST_CSV_COLUMNS)
-          throw unreadable(`Read ${cells.length} columns, expected at most ${MOST_CSV_COLUMNS}.`);
-        columns = (named ?? cells).map((heading) => columnFor(heading));
-        if (!columns.some((c) => c?.kind === 'field' && c.field === 'name'))
-          throw unreadable('Read no column for the name of a bag, expected one. Say which column it is.');
-        continue;
-      }
-      batch.push({ row, cells, columns });
-      if (batch.length === BATCH) {
-        yield batch;
-        batch = [];
-      }
+interface MeantRow {
+  readonly row: number;
+  readonly cells: readonly string[];
+  readonly columns: readonly (CsvColumn | undefined)[];
+}
+
+/** Rows with their meaning, some hundreds at a time; rows are numbered as a spreadsheet numbers them. */
+function* batches(text: string, named: readonly string[] | undefined): Generator<readonly MeantRow[]> {
+  let batch: MeantRow[] = [];
+  let columns: readonly (CsvColumn | undefined)[] | undefined;
+  let row = 0;
+  for (const cells of csvRows(text)) {
+    row += 1;
+    if (isBlank(cells)) continue;
+    if (!columns) {
+      columns = columnsOf(named ?? cells, cells.length);
+      continue;
     }
-    if (batch.length > 0) yield batch;
+    batch.push({ row, cells, columns });
+    if (batch.length === BATCH) {
+      yield batch;
+      batch = [];
+    }
   }
+  if (batch.length > 0) yield batch;
+}
+
+function columnsOf(headings: readonly string[], width: number): readonly (CsvColumn | undefined)[] {
+  if (width > MOST_CSV_COLUMNS) throw unreadable(`Read ${width} columns, expected at most ${MOST_CSV_COLUMNS}.`);
+  const columns = headings.map((heading) => columnFor(heading));
+  if (!columns.some((c) => c?.kind === 'field' && c.field === 'name'))
+    throw unreadable('Read no column for the name of a bag, expected one. Say which column it is.');
+  return columns;
 }

@@ -27,7 +27,7 @@ export class ProductEntity extends Stored {
   @Property({ type: 'text', nullable: true })
   grade: string | null = null;
 
-  @Property({ type: 'text[]', fieldName: 'derived_from' })
+  @Property({ type: 'json', fieldName: 'derived_from' })
   derivedFrom: string[] = [];
 
   @Property({ type: 'json', nullable: true })
@@ -45,7 +45,7 @@ export class ProductEntity extends Stored {
   @Property({ type: 'json', nullable: true })
   organic: OrganicInput | null = null;
 
-  @Property({ type: 'text[]', nullable: true })
+  @Property({ type: 'json', nullable: true })
   origins: Origin[] | null = null;
 
   @Property({ type: 'double', fieldName: 'carbon_to_nitrogen', nullable: true })

@@ -222,15 +222,18 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
         {report && (
           <p data-testid="csv-tried">
             {report.rows} {report.rows === 1 ? 'row' : 'rows'} read, {report.good} of them{' '}
-            {report.good === 1 ? 'fits' : 'fit'}.
+            {report.good === 1 ? 'fits.' : 'fit.'}
           </p>
         )}
       </div>
-      {report && report.bad > 0 && (
+      {report && report.problems.length > 0 && (
         <div className="mt-3 border-l-4 border-beet bg-paper px-3 py-2" role="alert" data-testid="csv-problems">
           <p>
-            {report.bad} {report.bad === 1 ? 'row does' : 'rows do'} not fit and will be left out
-            {report.bad > report.problems.length ? `; the first ${report.problems.length}` : ''}:
+            {report.bad > 0 &&
+              `${report.bad} ${report.bad === 1 ? 'row does' : 'rows do'} not fit and will be left out. `}
+            {report.partly > 0 &&
+              `${report.partly} ${report.partly === 1 ? 'row fits' : 'rows fit'} in part: what does not is left out. `}
+            {report.bad + report.partly > report.problems.length && `The first ${report.problems.length}:`}
           </p>
           <ul className="max-h-48 overflow-auto text-[0.9375rem]">
             {report.problems.map((p) => (
