@@ -1,4 +1,5 @@
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseUrl, createDatabase } from './harness';
@@ -110,4 +111,68 @@ test('the doctor says what is there and changes nothing', async () => {
   const said = await done(program('doctor.mjs', [], env));
   expect(said).toMatch(/^yes {2}Node 20\.20 or newer$/m);
   expect(said).toMatch(/^yes {2}PostgreSQL server programs$/m);
+});
+
+test('after kill -9 of npm start the next start stops the server and the database it left behind, and takes over', async () => {
+  const first = start();
+  const address = await addressOf(first);
+  expect(await enterPlot(address, 'Before the kill')).toBe(201);
+  const [server, database] = [Number(readFileSync(join(folder, 'data/server'), 'utf8')), databasePid()];
+  // Its pipes stay open as long as the server it left behind has them, so its exit is waited for, not their close.
+  const gone = new Promise((ok) => first.child.once('exit', ok));
+  first.child.kill('SIGKILL');
+  await gone;
+  expect([server, database].map((pid) => existsSync(`/proc/${pid}`))).toEqual([true, true]);
+  const second = start();
+  expect(await plotNames(await addressOf(second))).toContain('Before the kill');
+  expect([server, database].map((pid) => existsSync(`/proc/${pid}`))).toEqual([false, false]);
+  expect(await interrupt(second)).toBe(0);
+});
+
+test('a database that is killed is started again; meanwhile the server says so, and then goes on by itself', async () => {
+  const running = start();
+  const address = await addressOf(running);
+  const plots = async (): Promise<number> => (await fetch(`${address}/api/v1/plots`)).status;
+  expect(await plots()).toBe(200);
+  process.kill(databasePid(), 'SIGKILL');
+  const seen = new Set<number>();
+  await until(running, async () => {
+    const status = await plots();
+    seen.add(status);
+    return status === 200 && /starting it again/.test(running.said()) ? true : undefined;
+  });
+  expect([...seen].every((status) => status === 200 || status === 503)).toBe(true);
+  expect(await enterPlot(address, 'After the fall')).toBe(201);
+  expect(await interrupt(running)).toBe(0);
+});
+
+test.each([
+  ['a port that is none', { PORT: 'abc' }, /Read PORT "abc", expected a number from 0 to 65535/],
+  ['a port out of range', { PORT: '70000' }, /expected a number from 0 to 65535/],
+])('%s is refused in a sentence', async (_name, given, words) => {
+  const refused = start(given);
+  expect(await refused.ended).toBe(1);
+  expect(refused.said()).toMatch(words);
+  expect(refused.said()).not.toMatch(/\n\s+at /);
+});
+test('a port that is taken, an empty pid file and a missing password are each told in a sentence or mended', async () => {
+  const taken = createServer().listen(Number(env['PORT']), '127.0.0.1');
+  await new Promise((ok) => taken.once('listening', ok));
+  const refused = start();
+  expect(await refused.ended).toBe(1);
+  expect(refused.said()).toMatch(/is taken\. Stop what uses it, or choose another/);
+  await new Promise((ok) => taken.close(ok));
+
+  writeFileSync(join(folder, 'data/cluster/postmaster.pid'), '');
+  const mended = start();
+  await addressOf(mended);
+  expect(await interrupt(mended)).toBe(0);
+
+  const password = join(folder, 'data/password');
+  const kept = readFileSync(password, 'utf8');
+  rmSync(password);
+  const without = start();
+  expect(await without.ended).toBe(1);
+  expect(without.said()).toMatch(/password of the database is missing/);
+  writeFileSync(password, kept, { mode: 0o600 });
 });

@@ -2,15 +2,34 @@
 import { join } from 'node:path';
 import { checkNode } from './lib/machine.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
-import { startDatabase } from './lib/database.mjs';
+import { portFree, startDatabase } from './lib/database.mjs';
 import { ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
 const sample = !process.argv.includes('--empty');
 const PORT = Number(process.env.PORT ?? 4180);
 
+function checkPort() {
+  if (!Number.isInteger(PORT) || PORT < 0 || PORT > 65535)
+    throw new Error(`Read PORT "${process.env.PORT}", expected a number from 0 to 65535.`);
+}
+async function checkPortFree() {
+  if (PORT > 0 && !(await portFree(PORT)))
+    throw new Error(
+      `Port ${PORT} is taken. Stop what uses it, or choose another: PORT=${PORT === 65535 ? 4180 : PORT + 1} npm start`,
+    );
+}
+
+/** npm that is stopped alone does not always say so to what it started: then this ends too. */
+function endWithNpm(shutDown) {
+  if (!process.env.npm_lifecycle_event) return;
+  const parent = process.ppid;
+  setInterval(() => process.ppid !== parent && void shutDown(0), 1000).unref();
+}
+
 async function main() {
   checkNode();
+  checkPort();
   await ensureDependencies();
   console.log('Building …');
   await compile();
@@ -28,8 +47,15 @@ async function main() {
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
+  endWithNpm(shutDown);
   try {
-    server = await startServer(process.env.DATABASE_URL || database.url, { port: PORT, sample, inherit: true });
+    await checkPortFree();
+    server = await startServer(process.env.DATABASE_URL || database.url, {
+      port: PORT,
+      sample,
+      inherit: true,
+      onPid: database?.servedBy,
+    });
   } catch (error) {
     console.error(error.message);
     await shutDown(1);

@@ -30,6 +30,11 @@ async function check(path, args) {
   if (code !== 0) throw new Error(output.slice(-8000));
 }
 
+async function script(name, args) {
+  const { code, output } = await run(process.execPath, [join(ROOT, 'scripts', name), ...args], { quiet: true });
+  if (code !== 0) throw new Error(output.slice(-8000));
+}
+
 async function jest(name, env = {}) {
   const [node, script] = tool('jest/bin/jest.js');
   const file = join(ROOT, '.data', `jest-${process.pid}.json`);
@@ -82,7 +87,10 @@ async function main() {
     await step('formatting', () => check('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']));
     await step('lint', () => check('eslint/bin/eslint.js', ['.', '--max-warnings', '0']));
     await jest('unit and server tests');
-    if (!fast && (await step('build of the web app', bundle))) await jest('browser tests', { E2E: '1' });
+    if (!fast && (await step('build of the web app', bundle))) {
+      await step('faults, the short form', () => script('faults.mjs', ['--short']));
+      await jest('browser tests', { E2E: '1' });
+    }
   }
   console.log(`${passed} passed, ${failed} failed`);
   process.exit(failed === 0 ? 0 : 1);

@@ -4,7 +4,10 @@ import { SERVER_MAIN, WEB_ROOT } from './build.mjs';
 import { ROOT, stop } from './run.mjs';
 
 /** Starts the server and resolves, once it listens, with { address, child, stop() }. */
-export function startServer(databaseUrl, { port = 0, sample = true, inherit = false, webRoot = WEB_ROOT } = {}) {
+export function startServer(
+  databaseUrl,
+  { port = 0, sample = true, inherit = false, webRoot = WEB_ROOT, onPid = undefined } = {},
+) {
   const child = spawn(process.execPath, [SERVER_MAIN], {
     cwd: ROOT,
     detached: true,
@@ -18,6 +21,7 @@ export function startServer(databaseUrl, { port = 0, sample = true, inherit = fa
       NODE_ENV: 'production',
     },
   });
+  onPid?.(child.pid);
   return new Promise((resolve, reject) => {
     let said = '';
     const tooLate = setTimeout(() => {
