@@ -1,7 +1,7 @@
 /** Mutation testing of the core, started by `npm run mutants -- FOLDER`. */
 export default {
   testRunner: 'jest',
-  jest: { projectType: 'custom', configFile: 'jest.config.mjs', config: { projects: undefined } },
+  jest: { projectType: 'custom', configFile: 'jest.config.mjs' },
   plugins: ['@stryker-mutator/jest-runner'],
   coverageAnalysis: 'perTest',
   ignoreStatic: true,
@@ -10,5 +10,14 @@ export default {
   tempDirName: '.data/stryker-tmp',
   reporters: ['json'],
   jsonReporter: { fileName: process.env.MUTANTS_JSON ?? '.data/mutants/last.json' },
-  ignorePatterns: ['.data', 'dist', 'docs', 'e2e', 'packages/server', 'packages/web', 'packages/demo'],
+  ignorePatterns: [
+    '.data',
+    'dist',
+    'docs',
+    'e2e',
+    'packages/server',
+    'packages/web',
+    'packages/demo',
+    'packages/contract',
+  ],
 };

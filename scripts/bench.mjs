@@ -61,21 +61,51 @@ function manyProducts(count) {
   }));
 }
 
+/** As bags are: four lines of analysis, three packages of which one is an old price. */
+const fuller = (p, i) => ({
+  ...p,
+  analysis: [
+    ...p.analysis,
+    ...['P', 'K', 'S'].map((analyte, k) => ({
+      ...p.analysis[0],
+      analyte,
+      basis: { P: 'P2O5', K: 'K2O', S: 'element' }[analyte],
+      value: { kind: 'number', value: 1 + ((i * (k + 3)) % 20) },
+    })),
+  ],
+  offers: [
+    { ...p.offers[0], seenOn: '2024-03-01' },
+    { ...p.offers[0], seenOn: '2026-03-01' },
+    { ...p.offers[0], size: p.offers[0].size + 20, seenOn: '2026-03-01' },
+  ],
+});
+
 async function benchRanking(core) {
-  const products = manyProducts(10_000);
-  const ranked = await median(() => core.rankByCost(products, { nutrient: 'N', basis: 'element', perUnit: 'kg' }), 5);
-  const price = Float64Array.from(products, (p) => Number(p.offers[0].price.amount));
-  const mass = Float64Array.from(products, (p) => p.offers[0].size);
+  const products = manyProducts(10_000).map(fuller);
+  const question = { nutrient: 'N', basis: 'element', perUnit: 'kg' };
+  const ranked = await median(() => core.rankByCost(products, question), 9);
+  // The honest baseline: the same two packages that count, by indexed loops over typed arrays, the cheapest of each, sorted.
+  const n = products.length;
+  const convert = performance.now();
+  const price = Float64Array.from(products.flatMap((p) => p.offers.slice(1).map((o) => Number(o.price.amount))));
+  const mass = Float64Array.from(products.flatMap((p) => p.offers.slice(1).map((o) => o.size)));
   const fraction = Float64Array.from(products, (p) => p.analysis[0].value.value / 100);
+  const converted = performance.now() - convert;
   const bare = await median(() => {
-    const cost = new Float64Array(price.length);
-    for (let i = 0; i < cost.length; i++) cost[i] = price[i] / (mass[i] * fraction[i]);
-    return Uint32Array.from(cost.keys()).sort((a, b) => cost[a] - cost[b]);
+    const cost = new Float64Array(n);
+    for (let i = 0; i < n; i++) {
+      const one = price[2 * i] / (mass[2 * i] * fraction[i]);
+      const two = price[2 * i + 1] / (mass[2 * i + 1] * fraction[i]);
+      cost[i] = one < two ? one : two;
+    }
+    const order = new Uint32Array(n);
+    for (let i = 0; i < n; i++) order[i] = i;
+    return order.sort((a, b) => cost[a] - cost[b]);
   }, 9);
   row(
-    'ranking 10 000 products, each figure with its working',
+    'ranking 10 000 products by plain numbers, 4 lines and 3 packages each',
     ms(ranked),
-    `${times(ranked / bare)} a bare loop and sort over typed arrays (${ms(bare)})`,
+    `${times(ranked / bare)} a loop and sort over typed arrays (${ms(bare)}; turning records into arrays takes ${ms(converted)} more)`,
   );
 }
 
@@ -106,16 +136,19 @@ async function benchMix(core, contract, demo) {
       return solution;
     },
   };
-  let runs = 0;
+  // Share and whole are of the same run, and the middle of both is taken.
+  const shares = [];
   const whole = await median(() => {
-    runs += 1;
-    return core.blend(products, target, timed);
+    inSolver = 0;
+    const from = performance.now();
+    core.blend(products, target, timed);
+    shares.push(inSolver / (performance.now() - from));
   });
-  const share = inSolver / runs / whole;
+  shares.sort((x, y) => x - y);
   row(
     `cheapest mix from ${products.length} products`,
     ms(whole),
-    `${(100 * Math.min(1, share)).toFixed(0)} % of it in the solver`,
+    `${(100 * shares[Math.floor(shares.length / 2)]).toFixed(0)} % of it in the solver`,
   );
 }
 

@@ -29,7 +29,7 @@ async function main() {
       '--incrementalFile',
       join(out, `${folder}.incremental.json`),
     ],
-    { env: { ...process.env, MUTANTS_JSON: json } },
+    { env: { ...process.env, CORE_ONLY: '1', MUTANTS_JSON: json } },
   );
   if (!existsSync(json)) throw new Error('Stryker left no result.');
   const { files } = JSON.parse(readFileSync(json, 'utf8'));

@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import type { DecimalMark } from '@wheat-ledger/core';
-import { original } from '@reduxjs/toolkit';
+import { original, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { RECORD_KINDS } from '@wheat-ledger/contract';
 import type {
@@ -75,8 +76,38 @@ export interface Change {
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
 
-const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] =>
-  records.some((r) => r.id === saved.id) ? records.map((r) => (r.id === saved.id ? saved : r)) : [...records, saved];
+/** In a list's order, as the server keeps it: by name, then by id. */
+const before = (a: AnyRecord, b: AnyRecord): boolean => {
+  const [x, y] = [nameOf(a), nameOf(b)];
+  return x === y ? a.id < b.id : x < y;
+};
+const nameOf = (record: AnyRecord): string => ('statement' in record ? record.statement : record.name);
+/** The list with a record in its place; all others stay the very same objects. */
+const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => {
+  const others = records.filter((r) => r.id !== saved.id);
+  const at = others.findIndex((r) => before(saved, r));
+  return at < 0 ? [...others, saved] : [...others.slice(0, at), saved, ...others.slice(at)];
+};
+type List = Pick<{ kind: RecordKind }, 'kind'>;
+/** Puts a record that was written into the list on screen, without asking for the list again. */
+const patched = (
+  { kind }: List,
+  change: (records: readonly AnyRecord[], answer: AnyRecord) => AnyRecord[],
+  {
+    dispatch,
+    queryFulfilled,
+  }: { dispatch: ThunkDispatch<unknown, unknown, UnknownAction>; queryFulfilled: Promise<{ data: AnyRecord }> },
+): Promise<void> =>
+  queryFulfilled.then(
+    ({ data }) => {
+      dispatch(
+        api.util.updateQueryData('records', { kind, removed: false }, (draft) =>
+          change((original(draft) ?? []) as readonly AnyRecord[], data),
+        ) as never,
+      );
+    },
+    () => undefined,
+  );
 const ifMatch = ({ version }: Pick<Kept, 'version'>): Record<string, string> => ({ 'If-Match': `"${version}"` });
 
 /** One API for every kind of record, since the server treats them alike. */
@@ -102,31 +133,24 @@ export const api = createApi({
         } while (after);
         return { data: items };
       },
-      providesTags: (_result, _error, { kind }) => [kind],
+      providesTags: (_result, _error, { kind, removed = false }) => [
+        { type: kind, id: removed ? 'removed' : 'present' },
+      ],
     }),
     save: build.mutation<AnyRecord, Save>({
       query: ({ kind, existing, input }) =>
         existing
           ? { url: `${PATHS[kind]}/${existing.id}`, method: 'PUT', headers: ifMatch(existing), body: input }
           : { url: PATHS[kind], method: 'POST', body: input },
-      // What was saved is there at once, for the page that opens on it; the list that is asked for anew sets its place.
-      onQueryStarted: async ({ kind }, { dispatch, queryFulfilled }) => {
-        const saved = await queryFulfilled.then(
-          ({ data }) => data,
-          () => undefined,
-        );
-        if (saved)
-          dispatch(
-            api.util.updateQueryData('records', { kind, removed: false }, (draft) =>
-              withRecord((original(draft) ?? []) as readonly AnyRecord[], saved),
-            ),
-          );
-      },
-      invalidatesTags: (_result, error, { kind }) => (error ? [] : [kind, 'journal']),
+      onQueryStarted: ({ kind }, started) => patched({ kind }, withRecord, started),
+      // Somebody else's newer version is asked for when this one was refused.
+      invalidatesTags: (_result, error, { kind }) => (error ? [{ type: kind, id: 'present' }] : ['journal']),
     }),
     remove: build.mutation<AnyRecord, Change>({
       query: ({ kind, record }) => ({ url: `${PATHS[kind]}/${record.id}`, method: 'DELETE', headers: ifMatch(record) }),
-      invalidatesTags: (_result, _error, { kind }) => [kind, 'journal'],
+      onQueryStarted: ({ kind }, started) =>
+        patched({ kind }, (records, gone) => records.filter((r) => r.id !== gone.id), started),
+      invalidatesTags: (_result, error, { kind }) => [{ type: kind, id: error ? 'present' : 'removed' }, 'journal'],
     }),
     restore: build.mutation<AnyRecord, Change>({
       query: ({ kind, record }) => ({
@@ -134,7 +158,8 @@ export const api = createApi({
         method: 'POST',
         headers: ifMatch(record),
       }),
-      invalidatesTags: (_result, _error, { kind }) => [kind, 'journal'],
+      onQueryStarted: ({ kind }, started) => patched({ kind }, withRecord, started),
+      invalidatesTags: (_result, _error, { kind }) => [{ type: kind, id: 'removed' }, 'journal'],
     }),
     journal: build.query<Page<JournalRecord>, { before?: string }>({
       query: (params) => ({ url: 'journal', params: { limit: 60, ...params } }),
@@ -249,10 +274,27 @@ export const {
 
 const NONE: readonly never[] = [];
 
-/** All present (or removed) records of a kind. */
+/** How often a list that could not be had is asked for again, until it comes. */
+const AGAIN_MS = 3000;
+
+/**
+ * All present (or removed) records of a kind. A list that could not be had is asked for again now and then; meanwhile it is not called loading,
+ * or a view that gives way to "loading" would come and go, and ask anew each time.
+ */
 export function useRecords<K extends RecordKind>(kind: K, removed = false) {
-  const { data, isLoading, error, refetch } = api.useRecordsQuery({ kind, removed });
-  return { records: (data ?? NONE) as readonly RecordOf<K>[], isLoading, error, refetch };
+  const [failing, setFailing] = useState(false);
+  const { data, isLoading, error, refetch } = api.useRecordsQuery(
+    { kind, removed },
+    { pollingInterval: failing ? AGAIN_MS : 0 },
+  );
+  const fails = error !== undefined;
+  if (fails !== failing) setFailing(fails);
+  return {
+    records: (data ?? NONE) as readonly RecordOf<K>[],
+    isLoading: isLoading && !fails,
+    error,
+    refetch,
+  };
 }
 
 /** The problem behind a failed request, in words a person can act on. */

@@ -1,12 +1,21 @@
-import { NavLink } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation } from 'react-router';
 import { STAGES } from '../app/stages';
 import { useLacks } from './lacks';
 
 /** The stages in working order, each with what it still lacks. On a phone, a bar that scrolls sideways. */
 export function Spine() {
   const lacks = useLacks();
+  const { pathname } = useLocation();
+  const nav = useRef<HTMLElement>(null);
+  // On a phone the strip is longer than the screen: the stage one is in is brought into view.
+  useEffect(() => {
+    const here = nav.current?.querySelector('[aria-current=page]');
+    here?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   return (
     <nav
+      ref={nav}
       aria-label="Stages"
       className="no-print overflow-x-auto border-b border-rule lg:overflow-visible lg:border-b-0 lg:border-r"
     >

@@ -101,12 +101,13 @@ test('rows that do not fit are told by number, counted beyond the first, and onl
     rows: 900,
     good: 650,
     bad: 250,
+    partly: 0,
     problems: [{ row: 7, message: 'N %: Read "lots", expected a value.' }],
   });
   await show(<CsvView />);
   await choose(CSV);
   const told = await screen.findByTestId('csv-problems');
-  expect(told.textContent).toMatch(/^250 rows do not fit and will be left out; the first 1:row 7: N %: Read "lots"/);
+  expect(told.textContent).toMatch(/^250 rows do not fit and will be left out. The first 1:row 7: N %: Read "lots"/);
   expect(screen.getByRole('button', { name: 'Write 650 bags to the shelf' })).toBeTruthy();
 });
 
