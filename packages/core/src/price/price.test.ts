@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { bag, line, priced } from '../../test/bags.js';
 import { workingLines } from '../figure/index.js';
 import { COST_REASONS, costPerUnit, type CostQuestion } from './costPerUnit.js';
-import { priceHistory, pricePerKg } from './pricePerKg.js';
+import { priceHistory, pricePerKg, pricesPerKg } from './pricePerKg.js';
 import { rankByCost, TIE_TOLERANCE } from './rank.js';
 import { costAtOffer } from './costPerUnit.js';
 import { currentOffers } from './currentOffers.js';
@@ -228,4 +228,84 @@ test('rock phosphate does not win by its total: its cost is that of what is avai
   ]);
   const shown = costPerUnit(rock, perKg('P', 'P2O5'));
   expect(shown.kind === 'cost' && shown.figure.label).toMatch(/available, by extract/);
+});
+
+const costed = (
+  given: Parameters<typeof bag>[0],
+  offer = priced(20, 'kg', '24.00'),
+  question: CostQuestion = perKg('N'),
+) => costAtOffer(bag(given), offer, question);
+test.each([
+  ['notDeclared', {}],
+  ['needsDensity', { analysis: [line('N', 5, 'element', 'g/L')] }],
+  ['belowDetection', { analysis: [line('N', { below: 0.01 })] }],
+  ['none', { analysis: [line('N', 0)] }],
+] as const)('at one package: %s', (kind, given) => expect(costed(given)).toEqual({ kind }));
+test('at one package: no price, a volume without a density, and a range that may hold none', () => {
+  const twelve = { analysis: [line('N', 12)] };
+  expect(costed(twelve, { size: 20, unit: 'kg', price: undefined, seenOn: undefined })).toEqual({ kind: 'noPrice' });
+  expect(costed(twelve, priced(1, 'L', '24.00'))).toEqual({ kind: 'needsDensity' });
+  expect(costed({ analysis: [line('N', [0, 1, 2])] })).toEqual({ kind: 'none' });
+  expect(costed({ analysis: [line('N', [0.0001, 1, 2])] }).kind).toBe('cost');
+});
+
+test('the whole working of a cost per pound of an oxide, line by line', () => {
+  const found = costed(
+    { name: 'Potash', analysis: [line('K', 50, 'K2O')] },
+    { ...priced(25, 'kg', '41.25'), seenOn: '2026-02-20' },
+    { nutrient: 'K', basis: 'K2O', perUnit: 'lb' },
+  );
+  if (found.kind !== 'cost') throw new Error(found.kind);
+  expect(found).toMatchObject({ currency: 'EUR', counted: 'declared', offer: { size: 25 } });
+  expect(found.figure.value.mid).toBeCloseTo((41.25 / 12.5) * 0.45359237, 12);
+  expect(workingLines(found.figure).map((l) => [l.label, l.result, l.note])).toEqual([
+    ['Cost of K₂O in Potash', '1.497 EUR/lb K₂O', ''],
+    ['price of the package', '41.25 EUR', 'label: seen 2026-02-20'],
+    ['K₂O in the package', '27.56 lb K₂O', ''],
+    ['K₂O in the package', '12.5 kg K₂O', ''],
+    ['package size', '25 kg', 'label: product record'],
+    ['potassium as K₂O', '0.5 kg/kg', ''],
+    ['potassium, as K', '0.4151 kg/kg', expect.stringMatching(/^% as a fraction by mass; K is 1\/1\.2046 of K₂O/)],
+    ['declared potassium as K₂O', '50 %', 'label: test'],
+    ['K₂O per K', '1.205 kg K₂O/kg K', 'standard atomic weights'],
+    ['lb per kg', '2.205 lb/kg', 'by definition'],
+  ]);
+});
+test('a price without a date is of the product’s record; a total that is not all available says so in its name', () => {
+  const found = costed(
+    { name: 'Ash', analysis: [line('P', 12, 'P2O5', '%', 'measured')] },
+    priced(20, 'kg', '24.00'),
+    perKg('P', 'P2O5'),
+  );
+  if (found.kind !== 'cost') throw new Error(found.kind);
+  expect(found.counted).toBe('total');
+  expect(found.figure.label).toBe('Cost of P₂O₅ in Ash (total, not what is available)');
+  expect(workingLines(found.figure)[1]?.note).toBe('label: product record');
+});
+test('per kilogram: why there is none, what it is, and where it comes from', () => {
+  const product = bag({
+    name: 'Meal',
+    offers: [
+      priced(20, 'kg', '30.00'),
+      priced(2, 'L', '1.00'),
+      { size: 5, unit: 'kg', price: undefined, seenOn: undefined },
+    ],
+  });
+  const [only, ...rest] = pricesPerKg(product);
+  expect(rest).toEqual([]);
+  expect(only?.figure).toMatchObject({ label: 'Price of Meal', unit: 'EUR/kg', value: { mid: 1.5 } });
+  expect(workingLines(only!.figure).map((l) => [l.label, l.note])).toEqual([
+    ['Price of Meal', ''],
+    ['price of the package', 'label: product record'],
+    ['package size', 'label: product record'],
+  ]);
+  expect(pricePerKg(product, 'USD')).toBeUndefined();
+  expect(pricesPerKg(bag())).toEqual([]);
+});
+test('two of one name keep an order, and a cheaper package in another size wins whatever its place', () => {
+  const two = [named('same', 10, '10'), { ...named('same', 10, '10'), id: 'other' }];
+  expect(rankByCost(two, perKg('N')).byCurrency['EUR']).toHaveLength(2);
+  const sizes = [priced(5, 'kg', '10'), priced(10, 'kg', '15'), priced(25, 'kg', '60')];
+  for (const offers of [sizes, [...sizes].reverse()])
+    expect(costPerUnit(bag({ analysis: [line('N', 10)], offers }), perKg('N'))).toMatchObject({ offer: { size: 10 } });
 });
