@@ -8,8 +8,9 @@ import {
   toSite,
   validateInput,
 } from '@wheat-ledger/contract';
-import { judge, labelChecks, nitrogenPools, productRelease } from '@wheat-ledger/core';
+import { judge, labelChecks, nitrogenPools, productRelease, weekly } from '@wheat-ledger/core';
 import { CLAIMS, PLOTS, PRODUCTS, RECIPES } from './index.js';
+import vectors from './releaseVectors.json';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const known = new Set(PRODUCTS.map((p) => p.name));
@@ -65,4 +66,15 @@ test('everything invented says sample where it could be taken for evidence', () 
   for (const claim of CLAIMS) expect(claim.saidBy).toContain('sample');
   for (const line of PRODUCTS.flatMap((p) => p.analysis).filter((l) => l.provenance === 'measured'))
     expect(line.source).toContain('sample');
+});
+
+test('the release of the sample’s bags is what it was when it was last written down', () => {
+  const kept = vectors as Readonly<Record<string, readonly number[]>>;
+  const site = toSite(PLOTS[0]!);
+  const found = PRODUCTS.flatMap((p) => {
+    const release = productRelease(toProduct(p, p.name), site, { daysOnSurface: 0 });
+    return release.kind === 'release' ? [{ name: p.name, weeks: weekly(release.run.available) }] : [];
+  });
+  expect(found.map((f) => f.name)).toEqual(Object.keys(kept));
+  for (const { name, weeks } of found) weeks.forEach((x, w) => expect(x).toBeCloseTo(kept[name]![w]!, 5));
 });

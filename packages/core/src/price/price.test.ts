@@ -6,7 +6,7 @@ import { priceHistory, pricePerKg, pricesPerKg } from './pricePerKg.js';
 import { rankByCost, TIE_TOLERANCE } from './rank.js';
 import { costAtOffer } from './costPerUnit.js';
 import { currentOffers } from './currentOffers.js';
-import { libraryEntry, typicalProduct } from '../shelf/index.js';
+import { libraryEntry, typicalProduct, type Offer } from '../shelf/index.js';
 
 const perKg = (nutrient: CostQuestion['nutrient'], basis: CostQuestion['basis'] = 'element'): CostQuestion => ({
   nutrient,
@@ -232,7 +232,7 @@ test('rock phosphate does not win by its total: its cost is that of what is avai
 
 const costed = (
   given: Parameters<typeof bag>[0],
-  offer = priced(20, 'kg', '24.00'),
+  offer: Offer = priced(20, 'kg', '24.00'),
   question: CostQuestion = perKg('N'),
 ) => costAtOffer(bag(given), offer, question);
 test.each([

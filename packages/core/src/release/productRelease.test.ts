@@ -2,6 +2,7 @@ import { bag, featherMeal, line, straw, urea, wheatStrip } from '../../test/bags
 import { assumptionsIn } from '../figure/index.js';
 import { releaseBand, triangular } from './band.js';
 import { numbersFrom, volatileParameter } from './parameters.js';
+import { simulate } from './simulate.js';
 import { productRelease, RELEASE_DAYS, weekly, type ProductRelease } from './productRelease.js';
 
 const run = (...args: Parameters<typeof productRelease>): Extract<ProductRelease, { kind: 'release' }> => {
@@ -131,4 +132,40 @@ test('urea on top loses by the class of its soil at the edges: pH 6.5 and 7.5 be
 test('manure left on top loses ammonium on any soil', () => {
   const slurry = bag({ analysis: [line('N', 1), line('N.ammoniacal', 1)], derivedFrom: ['cattle manure'] });
   expect(run(slurry, wheatStrip, { daysOnSurface: 60 }).run.volatilised[RELEASE_DAYS]).toBeCloseTo(0.3, 2);
+});
+
+test('the band’s edges are the tenth and ninetieth of a hundred, its middle the fiftieth: where one assumption alone moves', () => {
+  const { setup } = run(urea, wheatStrip, IN);
+  const fixed = Object.fromEntries(
+    Object.entries(setup.parameters.shared).map(([key, f]) => [
+      key,
+      key === 'ureaHydrolysisPerDay' ? f : { ...f, value: { low: f.value.mid, mid: f.value.mid, high: f.value.mid } },
+    ]),
+  ) as typeof setup.parameters.shared;
+  const parameters = { ...setup.parameters, shared: fixed };
+  const band = releaseBand({ ...setup, parameters }, 4000, 11)!;
+  const hydrolysis = fixed.ureaHydrolysisPerDay.value;
+  // The faster the hydrolysis, the more is there in week 1: quantiles pass through.
+  const at = (share: number): number =>
+    simulate(setup.pools, setup.around, {
+      ...numbersFrom(parameters),
+      ureaHydrolysisPerDay: triangular(hydrolysis, share),
+    }).available[7]!;
+  expect([band.low[1], band.median[1], band.high[1]]).toEqual([0.1, 0.5, 0.9].map((q) => expect.closeTo(at(q), 2)));
+  expect(at(0.5) - at(0.1)).toBeGreaterThan(0.1);
+});
+test('a triangle’s draws: a tenth of the way by hand on either side of its peak', () => {
+  const range = { low: 0, mid: 1, high: 3 };
+  // F(x) = x² ÷ 3 below the peak, 1 − (3 − x)² ÷ 6 above it.
+  expect(triangular(range, 0.12)).toBeCloseTo(0.6, 12);
+  expect(triangular(range, 1 - 1 / 6)).toBeCloseTo(2, 12);
+  expect(triangular({ low: 2, mid: 2, high: 2 }, 0.7)).toBe(2);
+});
+test('nitrification goes by warmth, and a debt is paid before anything counts as available', () => {
+  const salt = bag({ analysis: [line('N', 21), line('N.ammoniacal', 21)], derivedFrom: ['ammonium sulfate'] });
+  const nitrate = (meanC: number): number =>
+    run(salt, { ...wheatStrip, temperature: { kind: 'sine', meanC, amplitudeC: 0, warmestDay: 0 } }, IN).run
+      .nitrate[7]!;
+  expect(nitrate(25)).toBeGreaterThan(1.6 * nitrate(15));
+  expect(nitrate(0)).toBe(0);
 });
