@@ -71,6 +71,8 @@ export default tseslint.config(
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        setInterval: 'readonly',
+        AbortSignal: 'readonly',
         clearTimeout: 'readonly',
         performance: 'readonly',
         Buffer: 'readonly',

@@ -57,6 +57,6 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   serveOpenApi(app);
   app.enableShutdownHooks();
   // A sender or reader that falls silent for two minutes is let go.
-  (app.getHttpServer() as Server).setTimeout(IDLE_MS);
+  app.getHttpServer().setTimeout(IDLE_MS);
   return app;
 }

@@ -22,7 +22,7 @@ const AWAY_WORDS =
 /** Whether an error means that the database does not answer, whatever wraps it. */
 export function isDatabaseAway(error: unknown, depth = 0): boolean {
   if (!(error instanceof Error) || depth > 4) return false;
-  const code = 'code' in error && error.code !== undefined ? String(error.code) : '';
+  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
   if (AWAY.has(code) || AWAY_WORDS.test(error.message)) return true;
   // Whatever PostgreSQL itself refuses has a code of its own; without one, the connection broke.
   if (error instanceof DriverException && code === '') return true;

@@ -17,9 +17,10 @@ export function servePages(app: NestExpressApplication, webRoot: string): void {
   const files = folder(webRoot, { setHeaders: cacheHeaders(webRoot) });
   const ours = (request: Request): boolean =>
     !/^\/api(?:\/|$)/.test(request.path) && (request.method === 'GET' || request.method === 'HEAD');
-  app.use((request: Request, response: Response, next: NextFunction) =>
-    ours(request) ? files(request, response, next) : next(),
-  );
+  app.use((request: Request, response: Response, next: NextFunction): void => {
+    if (ours(request)) void files(request, response, next);
+    else next();
+  });
   app.use((request: Request, response: Response, next: NextFunction) => {
     // A missing asset is missing; only an address of a view gets the page.
     if (!ours(request) || /\.\w{1,8}$/.test(request.path)) return next();

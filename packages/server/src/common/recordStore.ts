@@ -155,7 +155,7 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
   async heldElsewhere(ids: readonly string[]): Promise<ReadonlySet<string>> {
     const found = await this.em.find(
       this.entity,
-      { id: { $in: [...ids] }, workspace: { $ne: this.scope.id } } as unknown as FilterQuery<Entity>,
+      { id: { $in: [...ids] }, workspace: { $ne: this.scope.id } },
       { fields: ['id'] as never, disableIdentityMap: true },
     );
     return new Set(found.map(({ id }) => id as string));
