@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { MikroORM } from '@mikro-orm/postgresql';
