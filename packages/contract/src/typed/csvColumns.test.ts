@@ -125,28 +125,32 @@ test.each(['', 'colour', 'N furlongs', 'from'])('the heading %j means nothing he
   expect(columnFor(typed)).toBeUndefined(),
 );
 
-test('a row that does not fit says under which heading, and an impossible value is refused like an unreadable one', () => {
+test('a cell that does not fit is left out and told under its heading, an impossible value like an unreadable one; without a name there is no row', () => {
   const columns = ['name', 'N %', 'package', 'package (2)', 'price (2)'].map(columnFor);
-  expect(readCsvRow(columns, ['Bag', 'lots', '20 kg'])).toMatchObject({ ok: false, problems: [{ path: 'N %' }] });
+  expect(readCsvRow(columns, ['Bag', 'lots', '20 kg'])).toMatchObject({ ok: true, leftOut: [{ path: 'N %' }] });
   expect(readCsvRow(columns, ['Bag', '140', '20 kg'])).toMatchObject({
-    ok: false,
-    problems: [{ path: 'N %', message: expect.stringMatching(/more than the whole/) }],
+    ok: true,
+    leftOut: [{ path: 'N %', message: expect.stringMatching(/more than the whole/) }],
   });
   expect(readCsvRow(columns, ['Bag', '5', '', '3 furlongs', '9.90'])).toMatchObject({
-    ok: false,
-    problems: [{ path: 'package (2)' }],
+    ok: true,
+    leftOut: [{ path: 'package (2)' }],
   });
   expect(readCsvRow(columns, ['Bag', '5', '20 kg'])).toMatchObject({
     ok: true,
+    leftOut: [],
     value: { name: 'Bag', offers: [{ size: 20, unit: 'kg' }] },
   });
+  expect(readCsvRow(columns, ['', '5', '20 kg'])).toMatchObject({ ok: false, problems: [{ path: 'name' }] });
+  expect(readCsvRow(columns, ['Bag', 'lots'])).toMatchObject({ ok: false, problems: [{ path: 'N %' }] });
 });
 
-test('a price has the currency of its row, else that of the file, and without either it is refused', () => {
+test('a price has the currency of its row, else that of the file, and without either it is left out and told', () => {
   const columns = ['name', 'package', 'price', 'currency'].map(columnFor);
   const price = (cells: readonly string[], currency?: string) => {
     const read = readCsvRow(columns, cells, currency);
-    return read.ok ? read.value.offers[0]?.price : read.problems;
+    if (!read.ok) return read.problems;
+    return read.leftOut.length > 0 ? read.leftOut : read.value.offers[0]?.price;
   };
   expect(price(['Bag', '20 kg', '9.90', 'usd'], 'EUR')).toEqual({ amount: '9.90', currency: 'USD' });
   expect(price(['Bag', '20 kg', '9.90', ''], 'GBP')).toEqual({ amount: '9.90', currency: 'GBP' });
@@ -160,8 +164,8 @@ test('a cell that could be two numbers is refused, and settled by the file’s d
   const columns = ['name', 'N %', 'package', 'price', 'note'].map(columnFor);
   const row = ['Bag 1,250', '4', '2,500 kg', '12.125', 'bought 1,250 of them'];
   expect(readCsvRow(columns, row, 'EUR')).toMatchObject({
-    ok: false,
-    problems: [{ path: 'package' }, { path: 'price' }],
+    ok: true,
+    leftOut: [{ path: 'package' }, { path: 'price' }],
   });
   expect(readCsvRow(columns, row, 'EUR', 'point')).toMatchObject({
     ok: true,

@@ -113,19 +113,37 @@ export function readCsvRow(
     const read = readWholeRow(columns, left, currency, mark);
     if (read.ok) return { ok: true, value: read.value, leftOut };
     const bad = new Set(read.problems.map((p) => p.path));
-    const blanked = left.map((cell, i) => {
-      const column = columns[i];
-      return column && column.kind !== 'order' && bad.has(headingOf(column)) && !isName(column) ? '' : cell;
-    });
     const held = (some: readonly string[]): number =>
       some.filter((cell, i) => columns[i] && !isName(columns[i]) && cell.trim() !== '').length;
+    let blanked = blankedWhere(left, columns, (column) => bad.has(headingOf(column)));
+    // A price without its package does not fit either: then the whole package goes.
+    if (held(blanked) === held(left))
+      blanked = blankedWhere(
+        left,
+        columns,
+        (column) =>
+          column.kind === 'row' &&
+          columns.some(
+            (c) => c?.kind === 'row' && c.list === column.list && c.nth === column.nth && bad.has(headingOf(c)),
+          ),
+      );
     if (held(blanked) === held(left) || held(blanked) === 0)
       return { ok: false, problems: [...leftOut, ...read.problems] };
-    leftOut.push(...read.problems);
+    leftOut.push(...read.problems.filter((p) => !leftOut.some((told) => told.path === p.path)));
     left = blanked;
   }
   return { ok: false, problems: leftOut };
 }
+/** A row without the cells of some columns; its name stays. */
+const blankedWhere = (
+  cells: readonly string[],
+  columns: readonly (CsvColumn | undefined)[],
+  goes: (column: CsvColumn) => boolean,
+): string[] =>
+  cells.map((cell, i) => {
+    const column = columns[i];
+    return column && column.kind !== 'order' && !isName(column) && goes(column) ? '' : cell;
+  });
 const isName = (column: CsvColumn | undefined): boolean => column?.kind === 'field' && column.field === 'name';
 
 /**
