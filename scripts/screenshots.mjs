@@ -60,8 +60,11 @@ const settled = async (page) => {
   await new Promise((r) => setTimeout(r, 450));
 };
 const bandsDone = async (page) => {
-  await page.waitForSelector('progress', { timeout: 30_000 });
-  await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });
+  // The courses come first and the bands after a rest, so it has to stay quiet for a moment.
+  for (let quiet = 0; quiet < 3; quiet++) {
+    await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });
+    await new Promise((r) => setTimeout(r, 500));
+  }
 };
 const openNamed =
   (name) =>

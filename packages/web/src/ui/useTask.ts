@@ -97,6 +97,8 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
       progress.set(0);
       const running = (worker.current ??= job.start());
       const fail = (error: unknown): void => {
+        // A worker that was stopped may still complain; the one that works now has nothing to do with it.
+        if (!live) return;
         drop();
         settle(undefined, words(job.what, error));
       };
