@@ -119,7 +119,7 @@ function CourseTable({
             const number = numberOf(product.id);
             return (
               <tr key={product.id}>
-                <th scope="row">
+                <th scope="row" className="min-w-44">
                   <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
                     <path
                       d="M0 4H26"
