@@ -13,7 +13,8 @@ export default {
   ignorePatterns: [
     '.data',
     'dist',
-    'docs',
+    'docs/screenshots',
+    'docs/decisions',
     'e2e',
     'packages/server',
     'packages/web',

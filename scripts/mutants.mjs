@@ -1,6 +1,6 @@
 // npm run mutants -- FOLDER: how many small changes to a folder of the core its tests notice, a folder at a time.
 // The tests of the whole core judge; results are kept in .data/mutants and taken up again where nothing changed.
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureDependencies } from './lib/build.mjs';
 import { checkNode } from './lib/machine.mjs';
@@ -16,6 +16,8 @@ async function main() {
   const out = join(ROOT, '.data/mutants');
   mkdirSync(out, { recursive: true });
   const json = join(out, `${folder}.json`);
+  // An old result must not pass for this run's.
+  rmSync(json, { force: true });
   const [node, stryker] = tool('@stryker-mutator/core/bin/stryker.js');
   await run(
     node,

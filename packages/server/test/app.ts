@@ -36,6 +36,38 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
+/** Tells whether a statement touches a table of a workspace without saying whose rows it means. */
+export function scopeCheck(orm: MikroORM): (sql: string) => boolean {
+  const scoped = Object.values(orm.getMetadata().getAll())
+    .filter((meta) => Object.values(meta.properties).some((p) => p.fieldNames.includes('workspace_id')))
+    .map((meta) => meta.tableName);
+  const table = new RegExp(`(?:from|join|into|update) "?(?:${scoped.join('|')})\\b`, 'i');
+  return (sql) => !table.test(sql) || sql.includes('workspace_id');
+}
+
+/** What the application asks of the database without saying whose rows it means. */
+function watchScope(orm: MikroORM): readonly string[] {
+  const isScoped = scopeCheck(orm);
+  const found: string[] = [];
+  orm.em
+    .getConnection()
+    .getKnex()
+    .on('query', ({ sql }: { sql: string }) => {
+      if (!isScoped(sql)) found.push(sql);
+    });
+  return found;
+}
+
+/** Asks the database directly, as somebody beside the application would. */
+export async function ask<Row extends object>(databaseUrl: string, sql: string): Promise<Row[]> {
+  const orm = await MikroORM.init({ clientUrl: databaseUrl, entities: [], discovery: { warnWhenNoEntities: false } });
+  try {
+    return await orm.em.getConnection().execute<Row[]>(sql);
+  } finally {
+    await orm.close();
+  }
+}
+
 /** A web app of one page and one asset, since the server behaves differently where it serves one. */
 function pages(): string {
   const root = mkdtempSync(join(tmpdir(), 'pages-'));
@@ -50,6 +82,7 @@ export async function startApp(databaseUrl?: string): Promise<TestApp> {
   const url = databaseUrl ?? (await newDatabase());
   const webRoot = pages();
   const app = await createApp({ databaseUrl: url, port: 0, webRoot, sample: false });
+  const unscoped = watchScope(app.get(MikroORM));
   await app.listen(0, '127.0.0.1');
   const { port } = app.getHttpServer().address() as AddressInfo;
   const address = `http://127.0.0.1:${port}`;
@@ -58,7 +91,10 @@ export async function startApp(databaseUrl?: string): Promise<TestApp> {
     http: request.agent(address),
     address,
     databaseUrl: url,
-    close: () => app.close().finally(() => rmSync(webRoot, { recursive: true, force: true })),
+    close: async () => {
+      await app.close().finally(() => rmSync(webRoot, { recursive: true, force: true }));
+      if (unscoped.length > 0) throw new Error(`SQL that names no workspace_id: ${unscoped.slice(0, 5).join('; ')}`);
+    },
   };
 }
 

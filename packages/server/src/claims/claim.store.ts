@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { ClaimInput, FieldProblem } from '@wheat-ledger/contract';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { ClaimEntity } from './claim.entity.js';
@@ -23,7 +23,7 @@ export class ClaimStore extends RecordStore<ClaimEntity, ClaimInput> {
     return { own: { name: statement, saidBy, productId, crop, needs: [...new Set(needs)] } };
   }
 
-  protected toInput({ name, saidBy, productId, crop, needs }: Fields<ClaimEntity>): ClaimInput {
+  protected toInput({ name, saidBy, productId, crop, needs }: ClaimEntity): ClaimInput {
     return { statement: name, saidBy, productId, crop, needs };
   }
 }

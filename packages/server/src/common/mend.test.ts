@@ -3,7 +3,7 @@ import { MikroORM } from '@mikro-orm/postgresql';
 import { WORKSPACE_LISTS } from '@wheat-ledger/contract';
 import { Stores } from '../book/stores.service.js';
 import { loadSample } from '../database/sample.js';
-import { ifMatch, product, startApp, type TestApp } from '../../test/app.js';
+import { ask, ifMatch, product, scopeCheck, startApp, type TestApp } from '../../test/app.js';
 import { Gate } from './gate.js';
 import { isDatabaseAway } from './databaseAway.js';
 import { ownId } from './ownIds.js';
@@ -218,6 +218,29 @@ test('another workspace takes one’s own file: ids that are held become its own
   const claims = await within(() => stores.of('claim').list({ limit: 500 }));
   const bags = new Set((await within(() => stores.of('product').list({ limit: 500 }))).items.map((p) => p.id));
   expect(claims.items.every((c) => bags.has((c as unknown as { productId: string }).productId))).toBe(true);
+});
+
+test('a statement that does not say whose rows it means is found, wherever it stands', () => {
+  const isScoped = scopeCheck(t.app.get(MikroORM));
+  for (const sql of [
+    'select * from "product" where id = ?',
+    'update analysis_figure set value = 1',
+    'select 1 from plot p join soil_report s on s.plot_id = p.id',
+    'insert into "journal" ("at") values (?)',
+    'delete from recipe_part where recipe_id = ?',
+  ])
+    expect([sql, isScoped(sql)]).toEqual([sql, false]);
+  expect(isScoped('select * from "product" where "workspace_id" = ?')).toBe(true);
+  expect(isScoped('select id from workspace')).toBe(true);
+});
+test('the database itself refuses a line of another workspace', async () => {
+  const [{ id }] = (await t.http.get('/api/v1/products?limit=1')).body.items as [{ id: string }];
+  await expect(
+    ask(
+      t.databaseUrl,
+      `insert into offer (workspace_id, product_id, position, size, unit) values ('${OTHER}', '${id}', 0, 1, 'kg')`,
+    ),
+  ).rejects.toThrow(/foreign key/);
 });
 
 test('an id of one’s own is a version 5 UUID, always the same', () => {

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { Collection, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
-import { LockMode, raw } from '@mikro-orm/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { raw } from '@mikro-orm/core';
 import type { FieldProblem, JournalAction, Kept, Page, RecordKind } from '@wheat-ledger/contract';
 import { JournalEntry } from '../book/journal.entity.js';
 import { decodeCursor, encodeCursor } from './cursor.js';
 import { conflict, invalid, notFound, notInTheBin } from './problems.js';
+import { Rows, type Table } from './rows.js';
 import type { Stored } from './stored.entity.js';
 import type { WorkspaceScope } from './workspaceScope.js';
 
@@ -18,21 +19,12 @@ export interface ListQuery {
 const MOST_PER_PAGE = 500;
 /** Records whose inserts travel together. */
 const BATCH = 250;
-/** Rows in one statement. */
-const MOST_ROWS = 1000;
-
-/** What an entity holds, its lines as plain lists: a loaded entity and a bare row of the database both read like this. */
-export type Fields<Entity extends Stored> = Readonly<Stored> & {
-  readonly [K in Exclude<keyof Entity, keyof Stored>]: Entity[K] extends Collection<infer Line>
-    ? readonly Line[]
-    : Entity[K];
-};
 
 /** Rows that belong to a record and are kept in a table of their own. */
 export interface Lines {
   /** The record's property that holds them. */
   readonly property: string;
-  readonly entity: new () => object;
+  readonly entity: Table;
   /** The line's property that points back. */
   readonly owner: string;
 }
@@ -64,112 +56,77 @@ interface Told {
  * overwrite what changed elsewhere, and writes the journal in the same transaction. A stage says only what its record
  * holds, as columns and back.
  */
-export abstract class RecordStore<Entity extends Stored, Input extends object> {
+export abstract class RecordStore<Row extends Stored, Input extends object> {
   abstract readonly kind: RecordKind;
-  protected abstract readonly entity: new () => Entity;
+  protected abstract readonly entity: new () => Stored;
   /** What is loaded with the record, each in one query for the whole list. */
   protected readonly lines: readonly Lines[] = [];
+  private readonly rows: Rows;
 
   constructor(
     protected readonly em: EntityManager,
     protected readonly scope: WorkspaceScope,
-  ) {}
+  ) {
+    this.rows = new Rows(em, scope);
+  }
 
   /** An input as columns. */
   protected abstract columns(input: Input): Columns;
-  /** A record's fields as the input that would make it. */
-  protected abstract toInput(fields: Fields<Entity>): Input;
+  /** A record's row, its lines with it, as the input that would make it. */
+  protected abstract toInput(row: Row): Input;
   /** What a single field's rule cannot see; empty when the input fits. */
   protected async problems(_input: Input, _em: EntityManager): Promise<readonly FieldProblem[]> {
     return [];
-  }
-
-  private toRecord(entity: Entity): Input & Kept {
-    return { ...this.inputOf(entity), ...keptOf(entity) };
-  }
-
-  private inputOf(entity: Entity): Input {
-    const held = entity as unknown as Readonly<Record<string, Collection<object>>>;
-    const lists = Object.fromEntries(
-      this.lines.map(({ property }) => [property, { value: held[property]?.getItems() ?? [] }]),
-    );
-    return this.toInput(Object.create(entity, lists) as Fields<Entity>);
   }
 
   async list({ after, limit = 100, removed = false }: ListQuery): Promise<Page<Input & Kept>> {
     const size = Math.min(MOST_PER_PAGE, limit);
     const place = after === undefined ? undefined : decodeCursor(after);
     const where = {
-      workspace: this.scope.id,
       deletedAt: removed ? { $ne: null } : null,
       ...(place ? { [raw('(name, id) > (?, ?)', [place.name, place.id])]: [] } : {}),
     };
-    const found = await this.rows<Fields<Entity>>(this.entity, where, [{ name: 'asc' }, { id: 'asc' }], size + 1);
-    const items = found.slice(0, size);
-    await this.attachLines(items);
+    const found = await this.rows.find<Row>(this.entity, where, {
+      orderBy: [{ name: 'asc' }, { id: 'asc' }],
+      limit: size + 1,
+    });
+    const items = await this.withLines(found.slice(0, size));
     const last = items.at(-1);
     return {
-      items: items.map((fields) => ({ ...this.toInput(fields), ...keptOf(fields) })),
+      items: items.map((row) => this.toRecord(row)),
       next: found.length > size && last ? encodeCursor(last) : null,
     };
   }
 
-  /** Rows as they come from the database, by property name: a list is read far more often than changed, and needs no entities to watch. */
-  private async rows<Row>(entity: unknown, where: object, orderBy: object, limit?: number): Promise<Row[]> {
-    const { className } = this.em.getMetadata().get(entity as never);
-    const ctx: unknown = this.em.getTransactionContext();
-    return (await this.em
-      .getDriver()
-      .find(className, where, { orderBy, ctx, ...(limit === undefined ? {} : { limit }) })) as unknown as Row[];
-  }
-
-  private async attachLines(records: readonly Fields<Entity>[]): Promise<void> {
-    if (records.length === 0) return;
-    for (const { property, entity, owner } of this.lines) {
-      const byOwner = new Map<unknown, object[]>(records.map((r) => [r.id, []]));
-      const found = await this.rows<Readonly<Record<string, unknown>>>(
-        entity,
-        { [owner]: { $in: [...byOwner.keys()] } },
-        [{ [owner]: 'asc' }, { position: 'asc' }],
-      );
-      for (const line of found) byOwner.get(line[owner])?.push(line);
-      for (const record of records) Object.assign(record, { [property]: byOwner.get(record.id) });
-    }
-  }
-
   async get(id: string): Promise<Input & Kept> {
-    return this.toRecord(await this.load(this.em, id));
+    return this.toRecord(await this.load(id));
   }
 
   /** Which of these ids the workspace has, present or removed. */
   async known(ids: readonly string[]): Promise<ReadonlySet<string>> {
-    const found = await this.em.find(
-      this.entity,
-      { id: { $in: [...ids] }, workspace: this.scope.id },
-      { fields: ['id'] as never, disableIdentityMap: true },
-    );
-    return new Set(found.map(({ id }) => id as string));
+    return this.idsOf({ id: { $in: [...ids] }, workspace: this.scope.id });
   }
 
   /** Which of these ids another workspace holds. */
   async heldElsewhere(ids: readonly string[]): Promise<ReadonlySet<string>> {
-    const found = await this.em.find(
-      this.entity,
-      { id: { $in: [...ids] }, workspace: { $ne: this.scope.id } },
-      { fields: ['id'] as never, disableIdentityMap: true },
-    );
-    return new Set(found.map(({ id }) => id as string));
+    return this.idsOf({ id: { $in: [...ids] }, workspace: { $ne: this.scope.id } });
+  }
+
+  private async idsOf(where: object): Promise<ReadonlySet<string>> {
+    const found = await this.em
+      .createQueryBuilder<Stored>(this.entity)
+      .select('id')
+      .where(where)
+      .execute<{ id: string }[]>();
+    return new Set(found.map(({ id }) => id));
   }
 
   async create(input: Input): Promise<Input & Kept> {
     return this.em.transactional(async (em) => {
       await this.check(input, em);
-      const entity = new this.entity();
-      Object.assign(entity, { id: randomUUID(), workspace: this.scope.id, updatedAt: new Date() });
-      this.fill(em, entity, input);
-      em.persist(entity);
-      this.journal(em, entity, 'create', null, input);
-      return this.flushed(em, entity);
+      const id = randomUUID();
+      await this.insert([{ input, id }], null);
+      return this.get(id);
     });
   }
 
@@ -191,7 +148,7 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
           if (problems.length > 0) refused.set(from + i, problems);
           else good.push(record);
         }
-        await this.insert(em, good, batch);
+        await this.insert(good, batch);
       });
     return refused;
   }
@@ -199,27 +156,23 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
   /** Takes many records out, in the transaction that is open or in one of its own. */
   async removeMany(ids: readonly string[]): Promise<void> {
     for (let from = 0; from < ids.length; from += BATCH)
-      await this.em.transactional(async (em) => {
-        const where = {
-          id: { $in: ids.slice(from, from + BATCH) },
-          workspace: this.scope.id,
-          deletedAt: null,
-        } as unknown as FilterQuery<Entity>;
-        for (const entity of (await em.find(this.entity, where, {
-          populate: this.lines.map((l) => l.property) as never,
-        })) as Entity[]) {
-          entity.deletedAt = new Date();
-          entity.updatedAt = new Date();
-          const input = this.inputOf(entity);
-          this.journal(em, entity, 'remove', input, input);
-        }
-        await em.flush();
-        em.clear();
+      await this.em.transactional(async () => {
+        const where = { id: { $in: ids.slice(from, from + BATCH) }, deletedAt: null };
+        const found = await this.withLines(await this.rows.find<Row>(this.entity, where, { lock: true }));
+        const at = new Date();
+        await this.rows.update(this.entity, where, {
+          deletedAt: at,
+          updatedAt: at,
+          version: raw('version + 1'),
+        });
+        await this.rows.insert(
+          JournalEntry,
+          found.map((row) => this.entry(row, 'remove', this.toInput(row), this.toInput(row), {})),
+        );
       });
   }
 
-  /** Rows straight into their tables: thousands of entities to watch would cost more than writing them. */
-  private async insert(em: EntityManager, records: readonly NewRecord<Input>[], batch: string | null): Promise<void> {
+  private async insert(records: readonly NewRecord<Input>[], batch: string | null): Promise<void> {
     const at = new Date();
     const made = records.map(({ input, id = randomUUID(), removed = false }) => ({
       input,
@@ -227,97 +180,105 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
       removed,
       ...this.columns(input),
     }));
-    const write = async (entity: new () => object, rows: readonly object[]): Promise<void> => {
-      for (let from = 0; from < rows.length; from += MOST_ROWS)
-        await em.insertMany(entity, rows.slice(from, from + MOST_ROWS));
-    };
-    await write(
+    await this.rows.insert(
       this.entity,
       made.map(({ id, removed, own }) => ({
         id,
-        workspace: this.scope.id,
         version: 1,
         updatedAt: at,
         deletedAt: removed ? at : null,
         ...own,
       })),
     );
-    for (const { property, entity, owner } of this.lines)
-      await write(
-        entity,
-        made.flatMap(({ id, lines }) =>
-          (lines?.[property] ?? []).map((line, position) => ({ [owner]: id, position, ...line })),
-        ),
-      );
+    await this.insertLines(made);
     const told = (action: JournalAction, { id, own, input }: (typeof made)[number], before: Input | null): object =>
-      this.entry(id, own.name, action, before, input, { batch });
-    await write(
+      this.entry({ id, name: own.name }, action, before, input, { batch });
+    await this.rows.insert(
       JournalEntry,
       made.flatMap((m) => [told('create', m, null), ...(m.removed ? [told('remove', m, m.input)] : [])]),
     );
   }
 
-  private fill(em: EntityManager, entity: Entity, input: Input): void {
-    const { own, lines = {} } = this.columns(input);
-    Object.assign(entity, own);
-    const held = entity as unknown as Readonly<Record<string, Collection<object>>>;
-    for (const { property, entity: Line, owner } of this.lines)
-      held[property]?.set(
-        (lines[property] ?? []).map((line, position) =>
-          em.create<object>(Line, { [owner]: entity, position, ...line } as never),
+  private async insertLines(records: readonly ({ readonly id: string } & Columns)[]): Promise<void> {
+    for (const { property, entity, owner } of this.lines)
+      await this.rows.insert(
+        entity,
+        records.flatMap(({ id, lines }) =>
+          (lines?.[property] ?? []).map((line, position) => ({ [owner]: id, position, ...line })),
         ),
       );
   }
 
   async update(id: string, version: number, input: Input, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'update', undoes, async (entity, em) => {
+    return this.change(id, version, 'update', undoes, async (held, em) => {
       await this.check(input, em);
-      if (entity.deletedAt) throw notFound(this.kind);
-      this.fill(em, entity, input);
+      if (held.deletedAt) throw notFound(this.kind);
+      const { own, lines = {} } = this.columns(input);
+      for (const { entity, owner } of this.lines) await this.rows.delete(entity, { [owner]: id });
+      await this.insertLines([{ id, own, lines }]);
+      return own;
     });
   }
 
   async remove(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'remove', undoes, (entity) => {
-      if (entity.deletedAt) throw notFound(this.kind);
-      entity.deletedAt = new Date();
+    return this.change(id, version, 'remove', undoes, (held) => {
+      if (held.deletedAt) throw notFound(this.kind);
+      return { deletedAt: new Date() };
     });
   }
 
   async restore(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'restore', undoes, (entity) => {
-      if (!entity.deletedAt) throw notInTheBin(this.kind);
-      entity.deletedAt = null;
+    return this.change(id, version, 'restore', undoes, (held) => {
+      if (!held.deletedAt) throw notInTheBin(this.kind);
+      return { deletedAt: null };
     });
   }
 
+  /** @param alter what changes in the record's own columns */
   private async change(
     id: string,
     version: number,
     action: JournalAction,
     undoes: string | null,
-    alter: (entity: Entity, em: EntityManager) => void | Promise<void>,
+    alter: (held: Row, em: EntityManager) => object | Promise<object>,
   ): Promise<Input & Kept> {
     return this.em.transactional(async (em) => {
-      const entity = await this.load(em, id, true);
-      if (entity.version !== version) throw conflict(this.toRecord(entity));
-      const before = this.inputOf(entity);
-      await alter(entity, em);
-      entity.updatedAt = new Date();
-      this.journal(em, entity, action, before, this.inputOf(entity), { undoes });
-      return this.flushed(em, entity);
+      const held = await this.load(id, true);
+      if (held.version !== version) throw conflict(this.toRecord(held));
+      const own = await alter(held, em);
+      await this.rows.update(this.entity, { id }, { ...own, version: version + 1, updatedAt: new Date() });
+      const changed = await this.load(id);
+      await this.rows.insert(JournalEntry, [
+        this.entry(changed, action, this.toInput(held), this.toInput(changed), { undoes }),
+      ]);
+      return this.toRecord(changed);
     });
   }
 
   /** The record inside the workspace, locked when it is about to change, or 404. */
-  private async load(em: EntityManager, id: string, lock = false): Promise<Entity> {
-    const where = { id, workspace: this.scope.id } as FilterQuery<Entity>;
-    if (lock) await em.findOne(this.entity, where, { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true });
-    const entity: Entity | null = await em.findOne<Entity>(this.entity, where, {
-      populate: this.lines.map((l) => l.property) as never,
-    });
-    if (!entity) throw notFound(this.kind);
-    return entity;
+  private async load(id: string, lock = false): Promise<Row> {
+    const [row] = await this.withLines(await this.rows.find<Row>(this.entity, { id }, { lock }));
+    if (!row) throw notFound(this.kind);
+    return row;
+  }
+
+  private async withLines(records: readonly Row[]): Promise<readonly Row[]> {
+    if (records.length === 0) return records;
+    for (const { property, entity, owner } of this.lines) {
+      const byOwner = new Map<unknown, object[]>(records.map((r) => [r.id, []]));
+      const found = await this.rows.find<Readonly<Record<string, unknown>>>(
+        entity,
+        { [owner]: { $in: [...byOwner.keys()] } },
+        { orderBy: [{ [owner]: 'asc' }, { position: 'asc' }] },
+      );
+      for (const line of found) byOwner.get(line[owner])?.push(line);
+      for (const record of records) Object.assign(record, { [property]: byOwner.get(record.id) });
+    }
+    return records;
+  }
+
+  private toRecord(row: Row): Input & Kept {
+    return { ...this.toInput(row), ...keptOf(row) };
   }
 
   private async check(input: Input, em: EntityManager): Promise<void> {
@@ -325,31 +286,18 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
     if (problems.length > 0) throw invalid(problems);
   }
 
-  private journal(
-    em: EntityManager,
-    entity: Entity,
-    action: JournalAction,
-    before: Input | null,
-    after: Input,
-    told: Told = {},
-  ): void {
-    em.persist(em.create(JournalEntry, this.entry(entity.id, entity.name, action, before, after, told) as never));
-  }
-
   private entry(
-    recordId: string,
-    name: string,
+    { id, name }: Pick<Stored, 'id' | 'name'>,
     action: JournalAction,
     before: Input | null,
     after: Input,
     { undoes = null, batch = null }: Told,
   ): object {
     return {
-      workspace: this.scope.id,
       at: new Date(),
       who: this.scope.who,
       kind: this.kind,
-      recordId,
+      recordId: id,
       name,
       action,
       undoes,
@@ -358,14 +306,9 @@ export abstract class RecordStore<Entity extends Stored, Input extends object> {
       after,
     };
   }
-
-  private async flushed(em: EntityManager, entity: Entity): Promise<Input & Kept> {
-    await em.flush();
-    return this.toRecord(entity);
-  }
 }
 
-/** What the server adds, from an entity or from a bare row, whose times may be text. */
+/** What the server adds; times come from the database as text or as a date. */
 const keptOf = ({ id, version, updatedAt, deletedAt }: Pick<Stored, keyof Kept>): Kept => ({
   id,
   version,

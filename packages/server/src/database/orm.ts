@@ -1,4 +1,4 @@
-import { defineConfig, LoadStrategy } from '@mikro-orm/postgresql';
+import { defineConfig } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { JournalEntry } from '../book/journal.entity.js';
 import { ClaimEntity } from '../claims/claim.entity.js';
@@ -13,6 +13,7 @@ import { Migration0004Papers } from './migrations/Migration0004Papers.js';
 import { Migration0005Filters } from './migrations/Migration0005Filters.js';
 import { Migration0006Directions } from './migrations/Migration0006Directions.js';
 import { Migration0007Mend } from './migrations/Migration0007Mend.js';
+import { Migration0008Lines } from './migrations/Migration0008Lines.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
@@ -51,13 +52,12 @@ export const ormConfig = (clientUrl: string) =>
         { name: 'Migration0005Filters', class: Migration0005Filters },
         { name: 'Migration0006Directions', class: Migration0006Directions },
         { name: 'Migration0007Mend', class: Migration0007Mend },
+        { name: 'Migration0008Lines', class: Migration0008Lines },
       ],
       snapshot: false,
       silent: true,
       tableName: 'migration',
     },
-    // A query per relation: joining analysis and offers would multiply their rows.
-    loadStrategy: LoadStrategy.SELECT_IN,
     forceUtcTimezone: true,
     debug: false,
   });

@@ -17,6 +17,7 @@ import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { ProductStore } from '../shelf/product.store.js';
+import { HOME_WORKSPACE } from '../common/workspace.entity.js';
 import { JournalEntry } from '../book/journal.entity.js';
 
 /** The same door that user input comes through. */
@@ -30,7 +31,7 @@ function checked<T extends object>(Input: new () => T, plain: object): T {
 /** Loads the sample scenario into a database nothing was ever written to. @returns whether it did */
 export async function loadSample(app: INestApplicationContext): Promise<boolean> {
   const em = app.get(EntityManager).fork();
-  if ((await em.count(JournalEntry)) > 0) return false;
+  if ((await em.count(JournalEntry, { workspace: HOME_WORKSPACE })) > 0) return false;
   const [plots, products, recipes, claims] = [
     app.get(PlotStore),
     app.get(ProductStore),

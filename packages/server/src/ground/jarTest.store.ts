@@ -4,7 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import type { FieldProblem, JarReadingInput, JarTestInput } from '@wheat-ledger/contract';
 import { JAR_STEPS, type JarKind } from '@wheat-ledger/core';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { Stored } from '../common/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
@@ -65,7 +65,7 @@ export class JarTestStore extends RecordStore<JarTestEntity, JarTestInput> {
     };
   }
 
-  protected toInput({ plotId, name, kind, startedAt, readings, note }: Fields<JarTestEntity>): JarTestInput {
+  protected toInput({ plotId, name, kind, startedAt, readings, note }: JarTestEntity): JarTestInput {
     return {
       plotId,
       name,

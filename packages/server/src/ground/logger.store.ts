@@ -12,7 +12,7 @@ import {
 import { readLogger } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { Stored } from '../common/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
@@ -56,7 +56,7 @@ export class LoggerStore extends RecordStore<LoggerEntity, LoggerInput> {
     return { own: { plotId, name, from, series: instanceToPlain(series, { exposeUnsetFields: false }) } };
   }
 
-  protected toInput({ plotId, name, from, series }: Fields<LoggerEntity>): LoggerInput {
+  protected toInput({ plotId, name, from, series }: LoggerEntity): LoggerInput {
     return { plotId, name, from, series };
   }
 

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import { toShape, type FieldProblem, type PlotInput } from '@wheat-ledger/contract';
 import { DomainError, formatNumber, plotArea } from '@wheat-ledger/core';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Plot } from './plot.entity.js';
 
@@ -71,7 +71,7 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     shape,
     climate,
     water,
-  }: Fields<Plot>): PlotInput {
+  }: Plot): PlotInput {
     return {
       name,
       areaM2,

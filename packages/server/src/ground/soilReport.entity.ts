@@ -1,14 +1,4 @@
-import {
-  BigIntType,
-  Cascade,
-  Collection,
-  Entity,
-  ManyToOne,
-  OneToMany,
-  PrimaryKey,
-  Property,
-  type Rel,
-} from '@mikro-orm/core';
+import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { DeclaredValueInput } from '@wheat-ledger/contract';
 import type { SoilAnalyte, SoilMethod, SoilUnit } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
@@ -26,15 +16,6 @@ export class SoilReportEntity extends Stored {
 
   @Property({ type: 'text' })
   note!: string;
-
-  @OneToMany({
-    entity: () => SoilFigureLine,
-    mappedBy: (line) => line.report,
-    orderBy: { position: 'asc' },
-    orphanRemoval: true,
-    cascade: [Cascade.ALL],
-  })
-  figures = new Collection<SoilFigureLine>(this);
 }
 
 /** One measured figure, with the method it was measured by. */
@@ -43,8 +24,11 @@ export class SoilFigureLine {
   @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
-  @ManyToOne({ entity: () => SoilReportEntity, fieldName: 'report_id', deleteRule: 'cascade' })
-  report!: Rel<SoilReportEntity>;
+  @Property({ type: 'uuid', fieldName: 'workspace_id' })
+  workspace!: string;
+
+  @Property({ type: 'uuid', fieldName: 'report_id' })
+  report!: string;
 
   @Property({ type: 'integer' })
   position!: number;
@@ -60,4 +44,9 @@ export class SoilFigureLine {
 
   @Property({ type: 'text' })
   method!: SoilMethod;
+}
+
+/** A report with its figures. */
+export interface SoilReportRow extends SoilReportEntity {
+  readonly figures: readonly SoilFigureLine[];
 }

@@ -2,13 +2,13 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import { soilProblems, type FieldProblem, type SoilReportInput } from '@wheat-ledger/contract';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
-import { SoilFigureLine, SoilReportEntity } from './soilReport.entity.js';
+import { SoilFigureLine, SoilReportEntity, type SoilReportRow } from './soilReport.entity.js';
 
 @Injectable()
-export class SoilReportStore extends RecordStore<SoilReportEntity, SoilReportInput> {
+export class SoilReportStore extends RecordStore<SoilReportRow, SoilReportInput> {
   readonly kind = 'soil';
   protected readonly entity = SoilReportEntity;
   protected override readonly lines = [{ property: 'figures', entity: SoilFigureLine, owner: 'report' }];
@@ -35,7 +35,7 @@ export class SoilReportStore extends RecordStore<SoilReportEntity, SoilReportInp
     };
   }
 
-  protected toInput({ plotId, name, sampledOn, depthM, figures, note }: Fields<SoilReportEntity>): SoilReportInput {
+  protected toInput({ plotId, name, sampledOn, depthM, figures, note }: SoilReportRow): SoilReportInput {
     return {
       plotId,
       name,

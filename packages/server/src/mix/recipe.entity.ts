@@ -1,14 +1,4 @@
-import {
-  BigIntType,
-  Cascade,
-  Collection,
-  Entity,
-  ManyToOne,
-  OneToMany,
-  PrimaryKey,
-  Property,
-  type Rel,
-} from '@mikro-orm/core';
+import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import { Stored } from '../common/stored.entity.js';
 
 @Entity({ tableName: 'recipe' })
@@ -27,15 +17,6 @@ export class Recipe extends Stored {
 
   @Property({ type: 'double', fieldName: 'batch_kg' })
   batchKg!: number;
-
-  @OneToMany({
-    entity: () => RecipePart,
-    mappedBy: (part) => part.recipe,
-    orderBy: { position: 'asc' },
-    orphanRemoval: true,
-    cascade: [Cascade.ALL],
-  })
-  parts = new Collection<RecipePart>(this);
 }
 
 @Entity({ tableName: 'recipe_part' })
@@ -43,8 +24,11 @@ export class RecipePart {
   @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
-  @ManyToOne({ entity: () => Recipe, fieldName: 'recipe_id', deleteRule: 'cascade' })
-  recipe!: Rel<Recipe>;
+  @Property({ type: 'uuid', fieldName: 'workspace_id' })
+  workspace!: string;
+
+  @Property({ type: 'uuid', fieldName: 'recipe_id' })
+  recipe!: string;
 
   @Property({ type: 'integer' })
   position!: number;
@@ -54,4 +38,9 @@ export class RecipePart {
 
   @Property({ type: 'double' })
   parts!: number;
+}
+
+/** A recipe with its parts. */
+export interface RecipeRow extends Recipe {
+  readonly parts: readonly RecipePart[];
 }

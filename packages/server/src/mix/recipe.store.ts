@@ -2,13 +2,13 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { FieldProblem, RecipeInput } from '@wheat-ledger/contract';
 import { parseGrade } from '@wheat-ledger/core';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
-import { Recipe, RecipePart } from './recipe.entity.js';
+import { Recipe, RecipePart, type RecipeRow } from './recipe.entity.js';
 
 @Injectable()
-export class RecipeStore extends RecordStore<Recipe, RecipeInput> {
+export class RecipeStore extends RecordStore<RecipeRow, RecipeInput> {
   readonly kind = 'recipe';
   protected readonly entity = Recipe;
   protected override readonly lines = [{ property: 'parts', entity: RecipePart, owner: 'recipe' }];
@@ -35,7 +35,7 @@ export class RecipeStore extends RecordStore<Recipe, RecipeInput> {
     };
   }
 
-  protected toInput(recipe: Fields<Recipe>): RecipeInput {
+  protected toInput(recipe: RecipeRow): RecipeInput {
     const { name, target, strength, tolerance, by, batchKg } = recipe;
     return {
       name,

@@ -12,7 +12,7 @@ import {
   type FieldProblem,
 } from '@wheat-ledger/contract';
 import { notFound, ProblemException } from '../common/problems.js';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';
@@ -49,7 +49,7 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
     return { own: { productId, name, sha256, type, bytes } };
   }
 
-  protected toInput({ productId, name, sha256, type, bytes }: Fields<AttachmentEntity>): AttachmentInput {
+  protected toInput({ productId, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
     return { productId, name, sha256, type, bytes };
   }
 

@@ -1,14 +1,4 @@
-import {
-  BigIntType,
-  Cascade,
-  Collection,
-  Entity,
-  ManyToOne,
-  OneToMany,
-  PrimaryKey,
-  Property,
-  type Rel,
-} from '@mikro-orm/core';
+import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { DirectionInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../common/stored.entity.js';
@@ -62,24 +52,6 @@ export class ProductEntity extends Stored {
 
   @Property({ type: 'text', nullable: true })
   storage: string | null = null;
-
-  @OneToMany({
-    entity: () => AnalysisLine,
-    mappedBy: (line) => line.product,
-    orderBy: { position: 'asc' },
-    orphanRemoval: true,
-    cascade: [Cascade.ALL],
-  })
-  analysis = new Collection<AnalysisLine>(this);
-
-  @OneToMany({
-    entity: () => OfferLine,
-    mappedBy: (line) => line.product,
-    orderBy: { position: 'asc' },
-    orphanRemoval: true,
-    cascade: [Cascade.ALL],
-  })
-  offers = new Collection<OfferLine>(this);
 }
 
 /** One declared figure: what, as declared, in which unit and basis, from where. */
@@ -88,8 +60,11 @@ export class AnalysisLine {
   @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
-  @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })
-  product!: Rel<ProductEntity>;
+  @Property({ type: 'uuid', fieldName: 'workspace_id' })
+  workspace!: string;
+
+  @Property({ type: 'uuid', fieldName: 'product_id' })
+  product!: string;
 
   @Property({ type: 'integer' })
   position!: number;
@@ -132,8 +107,11 @@ export class OfferLine {
   @PrimaryKey({ type: new BigIntType('string'), autoincrement: true })
   id!: string;
 
-  @ManyToOne({ entity: () => ProductEntity, fieldName: 'product_id', deleteRule: 'cascade' })
-  product!: Rel<ProductEntity>;
+  @Property({ type: 'uuid', fieldName: 'workspace_id' })
+  workspace!: string;
+
+  @Property({ type: 'uuid', fieldName: 'product_id' })
+  product!: string;
 
   @Property({ type: 'integer' })
   position!: number;
@@ -156,4 +134,10 @@ export class OfferLine {
 
   @Property({ type: 'text', nullable: true })
   seller: string | null = null;
+}
+
+/** A bag with its lines. */
+export interface ProductRow extends ProductEntity {
+  readonly analysis: readonly AnalysisLine[];
+  readonly offers: readonly OfferLine[];
 }

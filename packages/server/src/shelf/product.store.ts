@@ -9,16 +9,16 @@ import {
   type OfferInput,
   type ProductInput,
 } from '@wheat-ledger/contract';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
-import { AnalysisLine, OfferLine, ProductEntity } from './product.entity.js';
+import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './product.entity.js';
 
 /** Fields that may be missing and are kept as they are. */
 const PLAIN_FIELDS = ['labelText', 'origins', 'carbonToNitrogen', 'saltIndex', 'limingPer100Kg', 'storage'] as const;
 const OBJECT_FIELDS = ['directions', 'longevity', 'organic', 'stock'] as const;
 
 @Injectable()
-export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
+export class ProductStore extends RecordStore<ProductRow, ProductInput> {
   readonly kind = 'product';
   protected readonly entity = ProductEntity;
   protected override readonly lines = [
@@ -55,7 +55,7 @@ export class ProductStore extends RecordStore<ProductEntity, ProductInput> {
     };
   }
 
-  protected toInput(product: Fields<ProductEntity>): ProductInput {
+  protected toInput(product: ProductRow): ProductInput {
     const { name, seller, form, derivedFrom, note } = product;
     return {
       name,

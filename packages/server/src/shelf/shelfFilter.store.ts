@@ -3,7 +3,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import type { ShelfFilterInput, KeptFilterInput } from '@wheat-ledger/contract';
-import { RecordStore, type Columns, type Fields } from '../common/recordStore.js';
+import { RecordStore, type Columns } from '../common/recordStore.js';
 import { Stored } from '../common/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 
@@ -26,7 +26,7 @@ export class ShelfFilterStore extends RecordStore<ShelfFilterEntity, KeptFilterI
     return { own: { name, filter: instanceToPlain(filter, { exposeUnsetFields: false }) } };
   }
 
-  protected toInput({ name, filter }: Fields<ShelfFilterEntity>): KeptFilterInput {
+  protected toInput({ name, filter }: ShelfFilterEntity): KeptFilterInput {
     return { name, filter };
   }
 }
