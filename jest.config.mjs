@@ -66,9 +66,13 @@ const unit = [
 ];
 const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];
 
-/** `E2E=1` runs the browser tests, which need a built app, `CORE_ONLY=1` the core's alone; without them, everything but the browser runs. */
+/** `E2E=1` runs the browser tests, which need a built app, `CORE_FOLDER=price` those of one folder of the core; without them, everything but the browser runs. */
 export default {
-  projects: process.env.E2E ? e2e : process.env.CORE_ONLY ? [shared('core')] : unit,
+  projects: process.env.E2E
+    ? e2e
+    : process.env.CORE_FOLDER
+      ? [shared('core', { root: `packages/core/src/${process.env.CORE_FOLDER}` })]
+      : unit,
   ...(process.env.E2E ? { maxWorkers: 2 } : {}),
   testTimeout: process.env.E2E ? 240_000 : 60_000,
 };

@@ -1,5 +1,5 @@
 // npm run mutants -- FOLDER: how many small changes to a folder of the core its tests notice, a folder at a time.
-// The tests of the whole core judge; results are kept in .data/mutants and taken up again where nothing changed.
+// The folder's own tests judge; results are kept in .data/mutants and taken up again where nothing changed.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureDependencies } from './lib/build.mjs';
@@ -31,7 +31,7 @@ async function main() {
       '--incrementalFile',
       join(out, `${folder}.incremental.json`),
     ],
-    { env: { ...process.env, CORE_ONLY: '1', MUTANTS_JSON: json } },
+    { env: { ...process.env, CORE_FOLDER: folder, MUTANTS_JSON: json } },
   );
   if (!existsSync(json)) throw new Error('Stryker left no result.');
   const { files } = JSON.parse(readFileSync(json, 'utf8'));

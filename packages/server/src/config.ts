@@ -7,6 +7,8 @@ export interface Config {
   readonly sample: boolean;
   /** Where it is reached under another name, such as https://garden.example; undefined on this machine alone. */
   readonly publicOrigin?: string | undefined;
+  /** How long a silent sender or reader is waited for, in ms. */
+  readonly idleMs?: number;
 }
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {

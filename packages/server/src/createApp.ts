@@ -8,7 +8,7 @@ import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
-import { shallowOnly } from './common/depth.js';
+import { fewEnough, shallowOnly } from './common/depth.js';
 import { ownPagesOnly } from './common/origin.js';
 import { servePages } from './common/pages.js';
 import { serveOpenApi } from './common/openapi.js';
@@ -47,7 +47,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(compression());
   if (config.webRoot) servePages(app, config.webRoot);
   app.use('/api/v1/attachments/content', raw({ type: 'application/octet-stream', limit: MOST_ATTACHMENT_BYTES }));
-  app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT }));
+  app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT, verify: fewEnough }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.use(shallowOnly);
   app.setGlobalPrefix('api/v1');
@@ -56,6 +56,6 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   serveOpenApi(app);
   app.enableShutdownHooks();
   // A sender or reader that falls silent for two minutes is let go.
-  app.getHttpServer().setTimeout(IDLE_MS);
+  app.getHttpServer().setTimeout(config.idleMs ?? IDLE_MS);
   return app;
 }

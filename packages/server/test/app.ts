@@ -7,6 +7,7 @@ import { MikroORM } from '@mikro-orm/postgresql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import type { ProductInput } from '@wheat-ledger/contract';
+import type { Config } from '../src/config.js';
 import { createApp } from '../src/createApp.js';
 
 const urlOf = (database: string): string => {
@@ -78,10 +79,13 @@ function pages(): string {
 }
 
 /** The real application on a database of its own, listening on loopback. */
-export async function startApp(databaseUrl?: string): Promise<TestApp> {
+export async function startApp({
+  databaseUrl,
+  idleMs,
+}: Pick<Partial<Config>, 'databaseUrl' | 'idleMs'> = {}): Promise<TestApp> {
   const url = databaseUrl ?? (await newDatabase());
   const webRoot = pages();
-  const app = await createApp({ databaseUrl: url, port: 0, webRoot, sample: false });
+  const app = await createApp({ databaseUrl: url, port: 0, webRoot, sample: false, ...(idleMs ? { idleMs } : {}) });
   const unscoped = watchScope(app.get(MikroORM));
   await app.listen(0, '127.0.0.1');
   const { port } = app.getHttpServer().address() as AddressInfo;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { parseQuantity, parseQuantityRange } from './parseQuantity.js';
+import { parseRate } from './rate.js';
 import { findUnit, fromCanonical, toCanonical, UNITS, unitOf } from './units.js';
 
 test('reads a number with its unit', () => {
@@ -187,4 +188,20 @@ test('a unit is found in any case, with full stops, with its country in front or
   for (const name of ['LB', 'Lbs.', 'lb.', 'pounds']) expect(findUnit(name)?.symbol).toBe('lb');
   for (const name of ['US tablespoons', 'us Tbs', 'Tbs (US)']) expect(findUnit(name)?.symbol).toBe('US tbsp');
   expect(findUnit('uk fluid ounces')?.symbol).toBe('imp fl oz');
+});
+
+test.each(['(', '1 % ', '5 g ', '5 g/', '1 to ', '½', '9', '5 lb per ', "3'", '4 x '])(
+  'a text of %j 25 000 times over is refused for its length, by every reader of typed amounts',
+  (piece) => {
+    const text = piece.repeat(25_000);
+    for (const read of [parseQuantity(text, 'mass'), parseQuantityRange(text, 'area'), parseRate(text)]) {
+      expect(read).toMatchObject({ ok: false });
+      expect(!read.ok && read.reason).toMatch(/^Read \d+ characters, expected a (number and a unit|rate) such as/);
+    }
+  },
+);
+test('the longest text that is still read has 200 characters', () => {
+  const padded = (length: number): string => `5 kg${' '.repeat(length - 4)}`;
+  expect(parseQuantity(padded(200), 'mass')).toMatchObject({ ok: true, value: 5 });
+  expect(parseQuantity(padded(201), 'mass')).toMatchObject({ ok: false });
 });

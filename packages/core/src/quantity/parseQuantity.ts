@@ -1,6 +1,7 @@
 import { findUnit, measuresNamed, unitOf, type Dimension, type Unit } from './units.js';
 import { parseNumber, type DecimalMark } from './parseNumber.js';
 import type { Range } from './range.js';
+import { tooLong } from './words.js';
 
 /** What a typed quantity was read as; `which` lists the measures when the word names several, `readings` the numbers. */
 export type ParsedQuantity =
@@ -36,6 +37,8 @@ export function parseQuantity(
   assumedUnit?: string,
   mark?: DecimalMark,
 ): ParsedQuantity {
+  const long = tooLong(input, `a number and a unit such as ${example(dimension)}`);
+  if (long) return refuse(long);
   const text = input
     .trim()
     .replace(PACKAGE, '')
@@ -109,6 +112,8 @@ export type ParsedQuantityRange = { readonly ok: true; readonly range: Range; re
  * @example parseQuantityRange('2-3 oz', 'mass') // { ok: true, range: { low: 2, mid: 2.5, high: 3 }, unit: oz }
  */
 export function parseQuantityRange(input: string, dimension: Dimension, mark?: DecimalMark): ParsedQuantityRange {
+  const long = tooLong(input, `a number and a unit such as ${example(dimension)}`);
+  if (long) return refuse(long);
   const ends = endsOf(input);
   const most = parseQuantity(ends ? ends[1] : input, dimension, undefined, mark);
   if (!most.ok) return most;

@@ -2,6 +2,7 @@ import { parseNumber, typedNumber, type DecimalMark } from './parseNumber.js';
 import { parseQuantityRange, whoseWords, type ParsedQuantity } from './parseQuantity.js';
 import type { Range } from './range.js';
 import { findUnit, measuresNamed, unitOf } from './units.js';
+import { tooLong } from './words.js';
 
 /** What a rate is told by: ground, a plant, a length of row, water to feed with, or medium to mix into. */
 export const RATE_BASES = ['area', 'plant', 'row', 'water', 'medium'] as const;
@@ -108,6 +109,8 @@ function readPer(text: string): { readonly per: Rate['per'] } | Refused {
  * @example parseRate('3 lb per 1,000 sq ft') // { ok: true, rate: { amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' } } }
  */
 export function parseRate(input: string, mark?: DecimalMark): ParsedRate {
+  const long = tooLong(input, `a rate such as ${EXAMPLES}`);
+  if (long) return refuse(long);
   const text = input.trim();
   if (/^1\s*:\s*\d+$/.test(text))
     return refuse(

@@ -85,3 +85,10 @@ test.each([
   const read = parseGrade(typed);
   expect(read.kind === 'one' && printGrade(read.grade)).toBe(printed);
 });
+
+test('a grade of 25 000 brackets is refused for its length', () => {
+  expect(parseGrade('('.repeat(25_000))).toEqual({
+    kind: 'none',
+    reason: 'Read 25000 characters, expected a grade such as 5-3-4.',
+  });
+});

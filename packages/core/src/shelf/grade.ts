@@ -1,3 +1,4 @@
+import { tooLong } from '../quantity/index.js';
 import { elementOf, NUTRIENTS, type Basis, type Nutrient } from '../nutrient/index.js';
 
 /** One named amount of a grade: 4 as P2O5, 2 as Mg. */
@@ -103,12 +104,14 @@ export const withStrokes = (text: string): string =>
  * @example parseGrade('1200') // several: 12-0-0 or 1-20-0
  */
 export function parseGrade(input: string): ParsedGrade {
+  const long = tooLong(input, 'a grade such as 5-3-4');
+  if (long) return { kind: 'none', reason: long };
   const dashed = withStrokes(input.replace(/[−–]/g, '-'));
   const text = dashed
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  if (text.length > 80 || input.length > 200) return none(input);
+  if (text.length > 80) return none(input);
   const restated = readBracket(dashed);
   const one = (grade: Grade): ParsedGrade => ({
     kind: 'one',

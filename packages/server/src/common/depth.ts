@@ -5,6 +5,33 @@ import { ProblemException } from './problems.js';
 /** No input of this ledger is nested deeper; a body of thousands of brackets would exhaust whatever walks through it. */
 const MOST_DEPTH = 32;
 
+/** More values than 50 000 records with all their lines have. */
+const MOST_VALUES = 8_000_000;
+const [QUOTE, BACKSLASH, COMMA, BRACE, BRACKET] = Buffer.from('"\\,{[');
+
+/** How many values JSON text holds, told without reading it into memory: nothing, twenty million times, would take gigabytes. */
+export function countValues(json: Buffer): number {
+  let count = 1;
+  let inText = false;
+  for (let i = 0; i < json.length; i++) {
+    const byte = json[i];
+    if (byte === QUOTE) inText = !inText;
+    else if (inText) i += byte === BACKSLASH ? 1 : 0;
+    else if (byte === COMMA || byte === BRACE || byte === BRACKET) count += 1;
+  }
+  return count;
+}
+
+/** Refuses a body of more values than any workspace has, before it is read. */
+export function fewEnough(_request: unknown, _response: unknown, body: Buffer): void {
+  if (countValues(body) > MOST_VALUES)
+    throw new ProblemException(
+      'too-many-values',
+      HttpStatus.PAYLOAD_TOO_LARGE,
+      `The file holds more than ${MOST_VALUES / 1e6} million values, which no workspace does.`,
+    );
+}
+
 /** Whether a value is nested deeper than so many levels, told without recursion. */
 export function deeperThan(value: unknown, most: number): boolean {
   let level: unknown[] = [value];

@@ -164,7 +164,7 @@ test('what was confirmed is there after the server starts anew on the same datab
     .send(product({ name: 'Stays' }))
     .expect(201);
   await first.close();
-  const second = await startApp(first.databaseUrl);
+  const second = await startApp({ databaseUrl: first.databaseUrl });
   expect((await second.http.get(`/api/v1/products/${made.id}`)).body.name).toBe('Stays');
   await second.close();
 });

@@ -4,6 +4,7 @@ import { WORKSPACE_LISTS } from '@wheat-ledger/contract';
 import { Stores } from '../book/stores.service.js';
 import { loadSample } from '../database/sample.js';
 import { ask, ifMatch, product, scopeCheck, startApp, type TestApp } from '../../test/app.js';
+import { countValues } from './depth.js';
 import { Gate } from './gate.js';
 import { isDatabaseAway } from './databaseAway.js';
 import { ownId } from './ownIds.js';
@@ -180,6 +181,36 @@ test('a file with an id twice, or with more contents than there is room for, is 
   expect(JSON.stringify(body.problems)).toMatch(/stands in the list twice/);
   const many = { ...file, contents: Array.from({ length: 5001 }, () => ({})) };
   await t.http.post('/api/v1/workspace/import').send(many).expect(422);
+});
+
+test('a file of nothing, millions of times, is refused before it is read', async () => {
+  const nothing = `{"format":"wheat-ledger.workspace","version":1,"products":[${'{},'.repeat(8_000_000)}{}]}`;
+  const { status, body } = await t.http
+    .post('/api/v1/workspace/import')
+    .set('Content-Type', 'application/json')
+    .send(nothing);
+  expect([status, body.type]).toEqual([413, '/problems/too-many-values']);
+});
+test('values are counted outside texts alone', () => {
+  const count = (json: string): number => countValues(Buffer.from(json));
+  expect(count('1')).toBe(1);
+  expect(count('[1,2,{"a":[3]}]')).toBe(6);
+  expect(count('["a,{[","b\\",,"]')).toBe(3);
+});
+
+test('a sender that falls silent is let go', async () => {
+  const quick = await startApp({ idleMs: 300 });
+  const ended = await new Promise<string>((resolve) => {
+    const request = http.request(`${quick.address}/api/v1/products`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'content-length': 100 },
+    });
+    request.on('error', (error: NodeJS.ErrnoException) => resolve(error.code ?? ''));
+    request.on('response', (response) => resolve(String(response.statusCode)));
+    request.write('{"name":');
+  });
+  expect(ended).toBe('ECONNRESET');
+  await quick.close();
 });
 
 const OTHER = '00000000-0000-4000-8000-0000000000aa';

@@ -74,6 +74,8 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
       );
     return this.em.transactional(async (em) => {
       const sha256 = createHash('sha256').update(data).digest('hex');
+      // One upload of a workspace at a time, so that two neither keep the same bytes twice nor fill the same last room.
+      await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`attachments of ${this.scope.id}`]);
       const known = await em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 });
       if (!known) {
         const [{ total }] = await em.execute<[{ total: string }]>(

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import http from 'node:http';
 import { gzipSync } from 'node:zlib';
-import { ifMatch, product, startApp, type TestApp } from '../../test/app.js';
+import { ask, ifMatch, product, startApp, type TestApp } from '../../test/app.js';
 
 let t: TestApp;
 let productId: string;
@@ -163,3 +163,27 @@ test('photos have a limit together; what was sent and never attached makes room,
     await full.close();
   }
 });
+
+test('the same photo sent eight times at once is kept once, and each sender is told the same', async () => {
+  const photo = Buffer.concat([PNG, Buffer.from('sent by eight')]);
+  const answers = await Promise.all(Array.from({ length: 8 }, () => keep(photo)));
+  expect(answers.map((a) => a.status)).toEqual(Array.from({ length: 8 }, () => 200));
+  expect(new Set(answers.map((a) => a.body.sha256)).size).toBe(1);
+});
+
+test('photos sent at once never take more room together than there is', async () => {
+  const big = (i: number): Buffer => Buffer.concat([PNG, Buffer.from(String(i)), Buffer.alloc(4_900_000, i)]);
+  const attach = async (i: number): Promise<number> => {
+    const { status, body } = await keep(big(i));
+    if (status !== 200) return status;
+    const { body: made } = await t.http.post('/api/v1/attachments').send({ productId, name: `${i}.png`, ...body });
+    return made.id ? 200 : 422;
+  };
+  const statuses = await Promise.all(Array.from({ length: 16 }, (_, i) => attach(i)));
+  expect(statuses).toContain(413);
+  const [{ total }] = (await ask<{ total: string }>(
+    t.databaseUrl,
+    'select sum(bytes) as total from attachment_content',
+  )) as [{ total: string }];
+  expect(Number(total)).toBeLessThanOrEqual(60_000_000);
+}, 120_000);
