@@ -66,7 +66,7 @@ const unit = [
 ];
 const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];
 
-/** `E2E=1` runs the browser tests, which need a built app, `CORE_FOLDER=price` those of one folder of the core; without them, everything but the browser runs. */
+/** `E2E=1` runs the browser tests, which need a built app, `CORE_FOLDER=price` those of one folder of the core (`.` for all); without them, everything but the browser runs. */
 export default {
   projects: process.env.E2E
     ? e2e

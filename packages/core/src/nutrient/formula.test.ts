@@ -71,3 +71,42 @@ test('tells a formula from a name', () => {
   expect(['MgSO4·7H2O', '(NH4)2SO4', 'KNO3'].every(looksLikeFormula)).toBe(true);
   expect(['Urea', 'feather meal', '5-3-4', 'N', 'Nitrogen 5 %'].some(looksLikeFormula)).toBe(false);
 });
+
+const atoms = (formula: string): object => readFormula(formula).composition;
+test('counts, brackets in brackets and spaces are read as chemists write them', () => {
+  expect(atoms('  Mg SO4 · 7 H2O ')).toEqual({ Mg: 1, S: 1, O: 11, H: 14 });
+  expect(atoms('Ca10(PO4)6(OH)2')).toEqual({ Ca: 10, P: 6, O: 26, H: 2 });
+  expect(atoms('(((NH4)2)1)3')).toEqual({ N: 6, H: 24 });
+  expect(atoms('2MgSO4*K2SO4')).toEqual({ Mg: 2, S: 3, O: 12, K: 2 });
+  expect(atoms('MgO∙H2O')).toEqual(atoms('MgO•H2O'));
+  expect(readFormula('MgSO4·7H2O·2H2O').water).toBe(9);
+  expect(readFormula('2MgSO4').water).toBe(0);
+});
+test('the edges of what is read: 1000 of one atom, 1000 parts, five brackets deep, 60 characters', () => {
+  expect(atoms('H1000')).toEqual({ H: 1000 });
+  expect(() => readFormula('H1001')).toThrow(/expected a formula/);
+  expect(atoms('1000H2O')).toEqual({ H: 2000, O: 1000 });
+  expect(() => readFormula('1001H2O')).toThrow(/expected a formula/);
+  expect(() => readFormula('0H2O')).toThrow(/expected a formula/);
+  expect(() => readFormula('H0')).toThrow(/expected a formula/);
+  expect(atoms(`${'('.repeat(5)}H${')'.repeat(5)}`)).toEqual({ H: 1 });
+  expect(() => readFormula(`${'('.repeat(6)}H${')'.repeat(6)}`)).toThrow(/expected a formula/);
+  expect(atoms('H'.repeat(60))).toEqual({ H: 60 });
+  expect(() => readFormula('H'.repeat(61))).toThrow(/expected a formula/);
+  expect(() => readFormula('MgSO4··H2O')).toThrow(/expected a formula/);
+  expect(() => readFormula('(NH4}2')).toThrow(/expected a formula/);
+  expect(() => readFormula('NaXe')).toThrow(/Read "NaXe", expected a formula such as MgSO4·7H2O or \(NH4\)2SO4\./);
+});
+test.each([
+  ['MgSO4·7H2O', true],
+  [' MgSO4 ', true],
+  ['FeSO₄·7H₂O', true],
+  ['KNO₃', true],
+  ['(NH4)2SO4', true],
+  ['NaCl', false],
+  ['K2', false],
+  ['mgSO4', false],
+  ['Epsom salt, MgSO4', false],
+  ['MgSO4 7', false],
+  ['Urea 46', false],
+])('%j looks like a formula: %s', (text, looks) => expect(looksLikeFormula(text)).toBe(looks));
