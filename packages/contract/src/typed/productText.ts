@@ -166,7 +166,10 @@ function readOffer(read: Reader, offer: OfferText, i: number, liquid: boolean): 
       'price',
       price === undefined ? undefined : { amount: decimalText(price), currency: offer.currency.trim().toUpperCase() },
     ),
-    ...given('seenOn', offer.seenOn || undefined),
+    ...given(
+      'seenOn',
+      whenTyped(offer.seenOn, () => read.day(`${path}.seenOn`, offer.seenOn)),
+    ),
     ...given('seller', offer.seller.trim() || undefined),
   };
 }

@@ -1,6 +1,13 @@
 import type { DeclaredValueInput } from '../product.js';
 import type { FieldProblem } from '../validate.js';
-import { parseDeclared, parseNumber, parseQuantity, type Dimension, type ParsedQuantity } from '@wheat-ledger/core';
+import {
+  parseDay,
+  parseDeclared,
+  parseNumber,
+  parseQuantity,
+  type Dimension,
+  type ParsedQuantity,
+} from '@wheat-ledger/core';
 
 /** What the typed text was read as: a plain input for the contract class, and what could not be read. */
 export interface ReadText {
@@ -47,6 +54,12 @@ export class Reader {
   canonical(path: string, text: string, dimension: Dimension, assumed: string): number | undefined {
     const read = this.quantity(path, text, [dimension], assumed);
     return read && read.value * read.unit.factor;
+  }
+
+  /** A day as an ISO date. */
+  day(path: string, text: string): string | undefined {
+    const read = parseDay(text);
+    return read.ok ? read.value : this.refuse(path, read.reason);
   }
 
   declared(path: string, text: string): DeclaredValueInput | undefined {

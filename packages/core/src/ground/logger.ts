@@ -1,4 +1,4 @@
-import { decimalMarkIn, findUnit, parseNumber } from '../quantity/index.js';
+import { decimalMarkIn, findUnit, parseNumber, readDate, slashOrder } from '../quantity/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
 /** Most days one log may hold: some three years. */
@@ -43,41 +43,6 @@ function columnOf(heading: string): LoggerColumn {
     factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1,
     offset: fahrenheit ? -160 / 9 : 0,
   };
-}
-
-/** Which comes first in 03/04/2026: the day or the month. */
-type SlashOrder = 'day' | 'month' | undefined;
-const SLASHED = /^\s*(\d{1,2})\/(\d{1,2})\/(\d{4})(?!\d)/;
-
-/** A logger writes all its dates alike: one that can only be read one way tells how the others are meant. Undefined when none does, or when they contradict. */
-function slashOrder(texts: readonly string[]): SlashOrder {
-  const found = texts.map((text) => SLASHED.exec(text));
-  const dayFirst = found.some((m) => Number(m?.[1]) > 12);
-  const monthFirst = found.some((m) => Number(m?.[2]) > 12);
-  return dayFirst === monthFirst ? undefined : dayFirst ? 'day' : 'month';
-}
-
-/**
- * An ISO date from the ways loggers write one. 03/04/2026 could be March or April and is not guessed.
- * @param order which comes first before a stroke, where the rest of the file tells
- * @example readDate('14.3.2026 06:00') // '2026-03-14'
- */
-export function readDate(text: string, order?: SlashOrder): string | undefined {
-  const iso = /^\s*(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/.exec(text);
-  if (iso) return dateOf(iso[1], iso[2], iso[3]);
-  const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4})(?!\d)/.exec(text);
-  if (dotted) return dateOf(dotted[3], dotted[2], dotted[1]);
-  const slashed = SLASHED.exec(text);
-  if (!slashed) return undefined;
-  const [first, second] = [Number(slashed[1]), Number(slashed[2])];
-  if (first > 12 || (order === 'day' && second <= 12)) return dateOf(slashed[3], slashed[2], slashed[1]);
-  return second > 12 || first === second || order === 'month' ? dateOf(slashed[3], slashed[1], slashed[2]) : undefined;
-}
-
-function dateOf(year = '', month = '', day = ''): string | undefined {
-  const date = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-  const at = Date.parse(`${date}T00:00:00Z`);
-  return Number.isFinite(at) && new Date(at).toISOString().startsWith(date) ? date : undefined;
 }
 
 const isSum = (what: Logged): boolean => what.endsWith('Mm');

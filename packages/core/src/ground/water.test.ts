@@ -2,11 +2,8 @@ import fc from 'fast-check';
 import { productRelease, nitrogenBalance, RELEASE_DAYS, siteDays } from '../release/index.js';
 import { assumptionsIn } from '../figure/index.js';
 import { featherMeal } from '../../test/bags.js';
-import { condition } from './conditions.js';
 import { dailyWater, firstSoaking, loggedDays, siteSoilTemperature, type Climate } from './climate.js';
 import { waterImplications } from './irrigationWater.js';
-import { JAR_STEPS, dispersionResult, textureResult, triangleClass } from './jarTest.js';
-import { readDate, readLogger } from './logger.js';
 import { ROOT_LAYER_M, siteWaterBalance, waterBalance, waterYear, WATER_HOLDING } from './waterBalance.js';
 import { TEXTURES, type Site } from './site.js';
 import { MONTH_LENGTHS, YEAR_DAYS } from './soilTemperature.js';
@@ -224,135 +221,6 @@ test('release takes the plot’s water: wet ground leaches nitrate, dry ground h
   expect(siteDays(site).water).toBeUndefined();
 });
 
-test('a logger’s readings become days: temperatures averaged, rain summed, gaps left unmeasured', () => {
-  const read = readLogger([
-    ['Timestamp', 'Soil temp 10 cm (°C)', 'Rain (mm)', 'battery'],
-    ['2026-05-01 06:00', '9.5', '1.2', '3.3'],
-    ['2026-05-01 18:00', '12,5', '0.4', '3.3'],
-    ['2026-05-03 06:00', '10', '', '3.2'],
-    ['', '', '', ''],
-  ]);
-  expect(read).toMatchObject({
-    kind: 'log',
-    days: 2,
-    problems: [],
-    ignored: ['battery'],
-    log: { from: '2026-05-01', series: { soilC: [11, null, 10], rainMm: [1.6, null, null] } },
-  });
-});
-
-test('°F and inches are turned: 50 °F is 10 °C, half an inch 12.7 mm', () => {
-  expect(
-    readLogger([
-      ['date', 'soil temperature °F', 'rain in'],
-      ['14.3.2026', '50', '0.5'],
-    ]),
-  ).toMatchObject({ log: { from: '2026-03-14', series: { soilC: [10], rainMm: [12.7] } } });
-});
-
-test.each([
-  ['2026-03-14T06:00', '2026-03-14'],
-  ['14.3.2026', '2026-03-14'],
-  ['14/3/2026 6:00', '2026-03-14'],
-  ['3/14/2026', '2026-03-14'],
-  ['3/4/2026', undefined],
-  ['2026-02-30', undefined],
-  ['soon', undefined],
-  ['99.99.2026', undefined],
-])('the date %j is read as %j', (text, date) => expect(readDate(text)).toBe(date));
-
-test.each([
-  ['no reading', [['date', 'soil °C']], /at least one reading/],
-  ['no date', [['soil °C'], ['5']], /expected one that says date/],
-  [
-    'nothing known',
-    [
-      ['date', 'mood'],
-      ['2026-01-01', 'fine'],
-    ],
-    /expected one such as soil/,
-  ],
-  [
-    'no date that reads',
-    [
-      ['date', 'rain'],
-      ['soon', '5'],
-    ],
-    /expected a date such as/,
-  ],
-  [
-    'too long a span',
-    [
-      ['date', 'rain'],
-      ['1990-01-01', '5'],
-      ['2026-01-01', '5'],
-    ],
-    /at most 1200/,
-  ],
-  [
-    'only bad cells',
-    [
-      ['date', 'rain'],
-      ['2026-01-01', '−5000'],
-    ],
-    /expected 0 to 1000/,
-  ],
-])('a file with %s is refused in words', (_name, rows, words) =>
-  expect(readLogger(rows)).toMatchObject({ kind: 'unreadable', reason: expect.stringMatching(words) }),
-);
-
-test('one date that can only be read one way tells how the others of the file are meant; dates that contradict are not guessed', () => {
-  const days = (...dates: string[]) => {
-    const read = readLogger([['date', 'rain'], ...dates.map((d) => [d, '1'])]);
-    return read.kind === 'log' ? [read.log.from, read.days, read.problems.length] : read.reason;
-  };
-  expect(days('03/04/2026', '13/04/2026')).toEqual(['2026-04-03', 2, 0]);
-  expect(days('03/04/2026', '03/13/2026')).toEqual(['2026-03-04', 2, 0]);
-  expect(days('03/04/2026', '05/04/2026')).toMatch(/expected a date/);
-  expect(days('03/04/2026', '13/04/2026', '04/13/2026')).toEqual(['2026-04-13', 1, 1]);
-});
-test('what a logger writes above its headings is passed over, a column of times is not taken for the dates, and rows keep their numbers', () => {
-  const read = readLogger([
-    ['Logger', 'LG-7'],
-    ['Site', 'leek bed'],
-    ['Time', 'Date', 'Soil temp °C'],
-    ['06:00', '2026-05-01', '9'],
-    ['06:00', '2026-05-02', 'E4'],
-  ]);
-  expect(read).toMatchObject({
-    kind: 'log',
-    log: { from: '2026-05-01', series: { soilC: [9, null] } },
-    problems: [{ row: 5 }],
-  });
-});
-
-test('a bad cell is told by its row and leaves the rest', () => {
-  const read = readLogger([
-    ['date', 'soil °C'],
-    ['2026-05-01', 'E4'],
-    ['2026-05-02', '99'],
-    ['2026-05-03', '12'],
-  ]);
-  expect(read).toMatchObject({
-    kind: 'log',
-    log: { series: { soilC: [null, null, 12] } },
-    problems: [{ row: 2 }, { row: 3 }],
-  });
-});
-
-test('never throws, whatever the cells', () => {
-  fc.assert(
-    fc.property(
-      fc.array(fc.array(fc.oneof(fc.string(), fc.constantFrom('date', 'rain', 'soil °C', '2026-05-01', '12'))), {
-        maxLength: 6,
-      }),
-      (rows) => {
-        expect(['log', 'unreadable']).toContain(readLogger(rows).kind);
-      },
-    ),
-  );
-});
-
 test('250 mg/L of alkalinity in 200 mm bring 50 g/m² of lime, which 16.0 g of sulfur neutralise', () => {
   const [, salt, lime, sulfur, nitrate] = waterImplications(
     { alkalinityMgPerL: 250, ecMsPerCm: 1, nitrateNMgPerL: 10 },
@@ -366,48 +234,4 @@ test('250 mg/L of alkalinity in 200 mm bring 50 g/m² of lime, which 16.0 g of s
   expect(sar?.figure?.value.mid).toBeCloseTo(5.8, 1);
   for (const { figure, lacks } of rest)
     expect([figure, /EC|alkalinity|nitrate/.test(lacks)]).toEqual([undefined, true]);
-});
-
-test('heights of 40, 80 and 100 mm are 40 % sand, 40 % silt, 20 % clay: loam, each ± 2 points', () => {
-  const read = textureResult({ sandMm: 40, siltMm: 80, allMm: 100 });
-  if (typeof read === 'string') throw new Error(read);
-  expect([read.sand, read.silt, read.clay].map((f) => f.value)).toEqual([
-    { low: 38, mid: 40, high: 42 },
-    { low: 38, mid: 40, high: 42 },
-    { low: 18, mid: 20, high: 22 },
-  ]);
-  expect([read.name, read.texture]).toEqual(['loam', 'loam']);
-  expect(textureResult({ sandMm: 40, siltMm: 30, allMm: 100 })).toMatch(/do not fall/);
-  expect(textureResult({ sandMm: 40 })).toMatch(/Not finished/);
-  expect(
-    Object.values(JAR_STEPS)
-      .flat()
-      .every((s) => s.afterMinutes > 0),
-  ).toBe(true);
-});
-
-// Corners and middles of the triangle, as its published picture has them.
-test.each([
-  [92, 5, 3, 'sand'],
-  [82, 12, 6, 'loamy sand'],
-  [65, 25, 10, 'sandy loam'],
-  [40, 40, 20, 'loam'],
-  [20, 65, 15, 'silt loam'],
-  [5, 90, 5, 'silt'],
-  [60, 13, 27, 'sandy clay loam'],
-  [32, 34, 34, 'clay loam'],
-  [10, 56, 34, 'silty clay loam'],
-  [52, 8, 40, 'sandy clay'],
-  [6, 47, 47, 'silty clay'],
-  [20, 20, 60, 'clay'],
-])('%i sand, %i silt, %i clay is %s', (sand, silt, clay, name) => expect(triangleClass(sand, silt, clay)).toBe(name));
-
-test('a cloud says dispersive before the day is over; clear water only after it', () => {
-  expect(dispersionResult({ cloud2h: 2 }).kind).toBe('dispersive');
-  expect(dispersionResult({ cloud2h: 0 }).kind).toBe('unfinished');
-  expect(dispersionResult({ cloud2h: 0, cloud24h: 1 }).kind).toBe('slightly');
-  expect(dispersionResult({ cloud2h: 0, cloud24h: 0 }).kind).toBe('not');
-  expect(condition('dispersive', site, undefined)).toEqual({ answer: 'unknown', test: 'the jar test for dispersion' });
-  expect(condition('dispersive', site, undefined, 'US', { cloud2h: 0, cloud24h: 3 })).toMatchObject({ answer: 'yes' });
-  expect(condition('dispersive', site, undefined, 'US', { cloud24h: 0 })).toMatchObject({ answer: 'no' });
 });

@@ -112,18 +112,6 @@ const PER_ELEMENT = Object.fromEntries(
   }),
 ) as Readonly<Record<Basis, number>>;
 
-/** Mass of compound needed to carry a mass of element, as the lightest common salt or oxide (used for the over-100 % check). */
-export const oxideBasis = (nutrient: Nutrient): Basis => OXIDES[nutrient] ?? 'element';
-const OXIDES: Readonly<Partial<Record<Nutrient, CompoundBasis>>> = {
-  P: 'P2O5',
-  K: 'K2O',
-  Ca: 'CaO',
-  Mg: 'MgO',
-  S: 'SO3',
-  Na: 'Na2O',
-  Si: 'SiO2',
-};
-
 const NAMES: Readonly<Record<Nutrient, string>> = {
   N: 'nitrogen',
   P: 'phosphorus',

@@ -1,6 +1,6 @@
 import { constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
-import { moneyValue } from '../quantity/index.js';
+import { moneyValue, printDay } from '../quantity/index.js';
 import {
   COUNTED_WORDS,
   inBasis,
@@ -73,7 +73,7 @@ export function costAtOffer(product: Product, offer: Offer, question: CostQuesti
     moneyValue(offer.price),
     currency,
     'label',
-    offer.seenOn ? `seen ${offer.seenOn}` : 'product record',
+    offer.seenOn ? `seen ${printDay(offer.seenOn)}` : 'product record',
   );
   const told = COUNTED_WORDS[reading.counted];
   const figure = quotient(

@@ -260,7 +260,7 @@ test('the whole working of a cost per pound of an oxide, line by line', () => {
   expect(found.figure.value.mid).toBeCloseTo((41.25 / 12.5) * 0.45359237, 12);
   expect(workingLines(found.figure).map((l) => [l.label, l.result, l.note])).toEqual([
     ['Cost of K₂O in Potash', '1.497 EUR/lb K₂O', ''],
-    ['price of the package', '41.25 EUR', 'label: seen 2026-02-20'],
+    ['price of the package', '41.25 EUR', 'label: seen 20 Feb 2026'],
     ['K₂O in the package', '27.56 lb K₂O', ''],
     ['K₂O in the package', '12.5 kg K₂O', ''],
     ['package size', '25 kg', 'label: product record'],

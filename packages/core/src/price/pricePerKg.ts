@@ -1,5 +1,5 @@
 import { literal, quotient, type Figure } from '../figure/index.js';
-import { moneyValue } from '../quantity/index.js';
+import { moneyValue, printDay } from '../quantity/index.js';
 import { packageMass, type Offer, type Product } from '../shelf/index.js';
 import { currentOffers } from './currentOffers.js';
 
@@ -18,7 +18,7 @@ export function offerPerKg(product: Product, offer: Offer): PricePerKg | undefin
     moneyValue(offer.price),
     currency,
     'label',
-    offer.seenOn ? `seen ${offer.seenOn}` : 'product record',
+    offer.seenOn ? `seen ${printDay(offer.seenOn)}` : 'product record',
   );
   const figure = quotient(`Price of ${product.name}`, `${currency}/kg`, price, mass.figure);
   return figure && { figure, currency };

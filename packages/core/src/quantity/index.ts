@@ -6,3 +6,4 @@ export * from './rate.js';
 export * from './format.js';
 export * from './money.js';
 export * from './words.js';
+export * from './day.js';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { parseNumber, soilImplications, type Site, type SoilReport } from '@wheat-ledger/core';
+import { parseNumber, printDay, soilImplications, type Site, type SoilReport } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
@@ -24,7 +24,7 @@ export function DerivedFigures({ report, site }: { report: SoilReport; site: Sit
   return (
     <div className="mt-6">
       <div className="mb-2 flex flex-wrap items-end gap-4" data-testid="derived-asks">
-        <h3 className="w-full text-lg">What follows from the report of {report.sampledOn}</h3>
+        <h3 className="w-full text-lg">What follows from the report of {printDay(report.sampledOn)}</h3>
         <label className="text-sm text-faint">
           pH wanted
           <input

@@ -10,7 +10,7 @@ import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
-import { SelectField, TextField } from '../ui/Field';
+import { DayField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
@@ -79,7 +79,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
             <TextField name="name" label="Name" />
             <SelectField name="crop" label="Crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
-            <TextField name="plantedOn" label="Sown, planted or growth starts" type="date" />
+            <DayField name="plantedOn" label="Sown, planted or growth starts" />
             <SelectField
               name="medium"
               label="Grown in"

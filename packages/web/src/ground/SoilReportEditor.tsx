@@ -16,7 +16,7 @@ import {
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
-import { LongField, SelectField, TextField } from '../ui/Field';
+import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
@@ -230,7 +230,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
         <PasteSlip />
         <div className="grid gap-3 sm:grid-cols-3">
           <TextField name="name" label="Lab and slip" placeholder="Slip HG-17" />
-          <TextField name="sampledOn" label="Sampled on" type="date" />
+          <DayField name="sampledOn" label="Sampled on" />
           <TextField name="depth" label="Depth of the layer" placeholder="15 cm or 6 in" />
         </div>
         <FigureRows />

@@ -17,6 +17,7 @@ import {
   type DeclaredValue,
   type Site,
   type SoilFigure,
+  printDay,
 } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { FigureButton } from '../ui/FigureButton';
@@ -118,7 +119,7 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
                   to={`/ground/${r.plotId}/soil/${r.id}`}
                   className="whitespace-nowrap underline underline-offset-2"
                 >
-                  {r.sampledOn}
+                  {printDay(r.sampledOn)}
                 </Link>
               </th>
             ))}

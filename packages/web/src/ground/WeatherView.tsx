@@ -9,7 +9,15 @@ import {
   type LoggerReport,
   type PlotRecord,
 } from '@wheat-ledger/contract';
-import { LOGGED, LOGGED_NAMES, loggedDays, waterImplications, waterYear, type Site } from '@wheat-ledger/core';
+import {
+  LOGGED,
+  LOGGED_NAMES,
+  loggedDays,
+  printDay,
+  waterImplications,
+  waterYear,
+  type Site,
+} from '@wheat-ledger/core';
 import { problemOf, useRecords, useTakeLogMutation } from '../app/api';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -58,7 +66,7 @@ function Logs({ logs, plotId }: { logs: readonly LoggerRecord[]; plotId: string 
         {logs.map((log) => (
           <tr key={log.id}>
             <th scope="row">{log.name}</th>
-            <td className="whitespace-nowrap">{log.from}</td>
+            <td className="whitespace-nowrap">{printDay(log.from)}</td>
             <td className="num">{daysOf(log)}</td>
             <td className="text-faint">
               {quantitiesOf(log.series)

@@ -209,7 +209,7 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
       whenTyped(text.pH, () => number('pH', text.pH)),
     ),
     temperature,
-    plantedOn: text.plantedOn,
+    plantedOn: read.day('plantedOn', text.plantedOn) ?? '',
     ...given('shape', shape),
     ...given('climate', readClimate(read, text)),
     ...given('water', readWater(read, text)),

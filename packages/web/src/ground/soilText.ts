@@ -64,7 +64,7 @@ export const readSoil =
     const plain: SoilReportInput = {
       plotId,
       name: text.name.trim(),
-      sampledOn: text.sampledOn,
+      sampledOn: read.day('sampledOn', text.sampledOn) ?? '',
       note: text.note.trim(),
       depthM: read.canonical('depth', text.depth, 'length', 'm') ?? 0,
       figures: rows.flatMap(([f, i]) => {

@@ -187,7 +187,7 @@ test('prices seen stand beside the label, newest first, with the cheapest marked
   const seen = within(screen.getByTestId('prices-seen'))
     .getAllByRole('listitem')
     .map((e) => e.textContent);
-  expect(seen).toEqual(['2026-02-200.590 EUR/kg20 kg', '2025-03-040.500 EUR/kg25 kg, Ossel & Wick cheapest seen']);
+  expect(seen).toEqual(['20 Feb 20260.590 EUR/kg20 kg', '4 Mar 20250.500 EUR/kg25 kg, Ossel & Wick cheapest seen']);
   unmount();
   await show(<LabelMargin draft={toProduct({ ...hen, offers: offers.slice(1) }, hen.id)} />);
   expect(screen.queryByTestId('prices-seen')).toBeNull();

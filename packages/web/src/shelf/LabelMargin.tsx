@@ -1,4 +1,4 @@
-import { cautionsOf, formatGiven, labelChecks, priceHistory, type Product } from '@wheat-ledger/core';
+import { cautionsOf, formatGiven, labelChecks, priceHistory, printDay, type Product } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
 import { FigureButton } from '../ui/FigureButton';
@@ -35,7 +35,7 @@ export function LabelMargin({ draft }: { draft: Product }) {
             {prices.map(({ offer, figure, cheapest }, i) => (
               <li key={i} className="border-b border-rule py-1">
                 <span className="flex gap-2">
-                  <span className="mr-auto">{offer.seenOn ?? 'no date'}</span>
+                  <span className="mr-auto">{offer.seenOn ? printDay(offer.seenOn) : 'no date'}</span>
                   <FigureButton figure={figure} /> {figure.unit}
                 </span>
                 <span className="text-[0.875rem] text-faint">

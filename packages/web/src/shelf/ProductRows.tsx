@@ -11,7 +11,7 @@ import {
   PROVENANCES,
   type Analyte,
 } from '@wheat-ledger/core';
-import { SelectField, TextField } from '../ui/Field';
+import { DayField, SelectField, TextField } from '../ui/Field';
 
 /** Choices for a select. */
 export const options = (values: readonly string[], text: (value: string) => string = (v) => v) =>
@@ -140,7 +140,7 @@ export function OfferRows() {
           />
           <TextField name={`offers.${i}.price`} label="Price" placeholder="24.90" inputMode="decimal" />
           <TextField name={`offers.${i}.currency`} label="Currency" placeholder="EUR" />
-          <TextField name={`offers.${i}.seenOn`} label="Seen on" type="date" />
+          <DayField name={`offers.${i}.seenOn`} label="Seen on" />
           <TextField name={`offers.${i}.seller`} label="Asked by" placeholder="the seller" />
           <span className="pt-5">
             <RowRemover what={`package ${i + 1}`} onClick={() => remove(i)} />

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useId, type ChangeEvent, type ComponentProps, type ReactNode } from 'react';
-import { get, useFormContext } from 'react-hook-form';
-import { writtenPlainly } from '@wheat-ledger/core';
+import { get, useController, useFormContext } from 'react-hook-form';
+import { printDay, readDate, writtenPlainly } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 
@@ -93,9 +93,8 @@ function Shell({
   );
 }
 
-type TextFieldProps = FieldProps &
-  Pick<ComponentProps<'input'>, 'placeholder' | 'inputMode' | 'type' | 'autoFocus' | 'list'>;
-export function TextField({ placeholder, inputMode, type, autoFocus, list, ...field }: TextFieldProps) {
+type TextFieldProps = FieldProps & Pick<ComponentProps<'input'>, 'placeholder' | 'inputMode' | 'autoFocus' | 'list'>;
+export function TextField({ placeholder, inputMode, autoFocus, list, ...field }: TextFieldProps) {
   const { register } = useFormContext();
   return (
     <Shell {...field}>
@@ -105,7 +104,34 @@ export function TextField({ placeholder, inputMode, type, autoFocus, list, ...fi
           {...register(field.name)}
           className="field"
           autoComplete="off"
-          {...{ placeholder, inputMode, type, autoFocus, list }}
+          {...{ placeholder, inputMode, autoFocus, list }}
+        />
+      )}
+    </Shell>
+  );
+}
+
+const ISO = /^\d{4}-\d\d-\d\d$/;
+/** A day, typed as people write it and shown as every day is. */
+export function DayField(field: FieldProps) {
+  const { field: typed } = useController({ name: field.name });
+  const text = String(typed.value ?? '');
+  const settle = (): void => {
+    typed.onBlur();
+    const read = readDate(text);
+    if (read && read !== text) typed.onChange(read);
+  };
+  return (
+    <Shell {...field}>
+      {(control) => (
+        <input
+          {...control}
+          {...typed}
+          value={ISO.test(text) ? printDay(text) : text}
+          onBlur={settle}
+          className="field"
+          autoComplete="off"
+          placeholder="14 Mar 2026"
         />
       )}
     </Shell>

@@ -1,11 +1,11 @@
 import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { FormProvider } from 'react-hook-form';
+import { FormProvider, useForm } from 'react-hook-form';
 import { Provider } from 'react-redux';
 import { ClaimInput, typedPath } from '@wheat-ledger/contract';
 import { readKept, writeKept } from '../app/keep';
 import { makeStore } from '../app/store';
-import { TextField } from './Field';
+import { DayField, TextField } from './Field';
 import { fieldPath, useTextForm, type TextForm } from './textForm';
 
 test('a problem is cut back to the field that was typed', () => {
@@ -99,4 +99,32 @@ test('a store that cannot be read or written costs nothing but the convenience',
   });
   expect(() => writeKept('x', 1)).not.toThrow();
   full.mockRestore();
+});
+
+function DayForm({ taken }: { taken: (day: unknown) => void }) {
+  const form = useForm({ defaultValues: { seenOn: '2026-03-14' } });
+  return (
+    <FormProvider {...form}>
+      <form onSubmit={(e) => void form.handleSubmit((v) => taken(v.seenOn))(e)}>
+        <DayField name="seenOn" label="Seen on" />
+        <button>Save</button>
+      </form>
+    </FormProvider>
+  );
+}
+test('a day is shown one way, typed any way, and kept as it was typed where it could be two', async () => {
+  const taken = jest.fn();
+  render(<DayForm taken={taken} />);
+  const field = screen.getByLabelText<HTMLInputElement>('Seen on');
+  expect(field.value).toBe('14 Mar 2026');
+  await userEvent.clear(field);
+  await userEvent.type(field, '2 April 2026');
+  await userEvent.tab();
+  expect(field.value).toBe('2 Apr 2026');
+  await userEvent.click(screen.getByText('Save'));
+  await waitFor(() => expect(taken).toHaveBeenLastCalledWith('2026-04-02'));
+  await userEvent.clear(field);
+  await userEvent.type(field, '3/4/2026');
+  await userEvent.tab();
+  expect(field.value).toBe('3/4/2026');
 });

@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import { readLogger } from './logger.js';
+
+test('a logger’s readings become days: temperatures averaged, rain summed, gaps left unmeasured', () => {
+  const read = readLogger([
+    ['Timestamp', 'Soil temp 10 cm (°C)', 'Rain (mm)', 'battery'],
+    ['2026-05-01 06:00', '9.5', '1.2', '3.3'],
+    ['2026-05-01 18:00', '12,5', '0.4', '3.3'],
+    ['2026-05-03 06:00', '10', '', '3.2'],
+    ['', '', '', ''],
+  ]);
+  expect(read).toMatchObject({
+    kind: 'log',
+    days: 2,
+    problems: [],
+    ignored: ['battery'],
+    log: { from: '2026-05-01', series: { soilC: [11, null, 10], rainMm: [1.6, null, null] } },
+  });
+});
+
+test('°F and inches are turned: 50 °F is 10 °C, half an inch 12.7 mm', () => {
+  expect(
+    readLogger([
+      ['date', 'soil temperature °F', 'rain in'],
+      ['14.3.2026', '50', '0.5'],
+    ]),
+  ).toMatchObject({ log: { from: '2026-03-14', series: { soilC: [10], rainMm: [12.7] } } });
+});
+
+test.each([
+  ['no reading', [['date', 'soil °C']], /at least one reading/],
+  ['no date', [['soil °C'], ['5']], /expected one that says date/],
+  [
+    'nothing known',
+    [
+      ['date', 'mood'],
+      ['2026-01-01', 'fine'],
+    ],
+    /expected one such as soil/,
+  ],
+  [
+    'no date that reads',
+    [
+      ['date', 'rain'],
+      ['soon', '5'],
+    ],
+    /expected a date such as/,
+  ],
+  [
+    'too long a span',
+    [
+      ['date', 'rain'],
+      ['1990-01-01', '5'],
+      ['2026-01-01', '5'],
+    ],
+    /at most 1200/,
+  ],
+  [
+    'only bad cells',
+    [
+      ['date', 'rain'],
+      ['2026-01-01', '−5000'],
+    ],
+    /expected 0 to 1000/,
+  ],
+])('a file with %s is refused in words', (_name, rows, words) =>
+  expect(readLogger(rows)).toMatchObject({ kind: 'unreadable', reason: expect.stringMatching(words) }),
+);
+
+test('one date that can only be read one way tells how the others of the file are meant; dates that contradict are not guessed', () => {
+  const days = (...dates: string[]) => {
+    const read = readLogger([['date', 'rain'], ...dates.map((d) => [d, '1'])]);
+    return read.kind === 'log' ? [read.log.from, read.days, read.problems.length] : read.reason;
+  };
+  expect(days('03/04/2026', '13/04/2026')).toEqual(['2026-04-03', 2, 0]);
+  expect(days('03/04/2026', '03/13/2026')).toEqual(['2026-03-04', 2, 0]);
+  expect(days('03/04/2026', '05/04/2026')).toMatch(/expected a date/);
+  expect(days('03/04/2026', '13/04/2026', '04/13/2026')).toEqual(['2026-04-13', 1, 1]);
+});
+test('what a logger writes above its headings is passed over, a column of times is not taken for the dates, and rows keep their numbers', () => {
+  const read = readLogger([
+    ['Logger', 'LG-7'],
+    ['Site', 'leek bed'],
+    ['Time', 'Date', 'Soil temp °C'],
+    ['06:00', '2026-05-01', '9'],
+    ['06:00', '2026-05-02', 'E4'],
+  ]);
+  expect(read).toMatchObject({
+    kind: 'log',
+    log: { from: '2026-05-01', series: { soilC: [9, null] } },
+    problems: [{ row: 5 }],
+  });
+});
+
+test('a bad cell is told by its row and leaves the rest', () => {
+  const read = readLogger([
+    ['date', 'soil °C'],
+    ['2026-05-01', 'E4'],
+    ['2026-05-02', '99'],
+    ['2026-05-03', '12'],
+  ]);
+  expect(read).toMatchObject({
+    kind: 'log',
+    log: { series: { soilC: [null, null, 12] } },
+    problems: [{ row: 2 }, { row: 3 }],
+  });
+});
+
+test('never throws, whatever the cells', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.array(fc.oneof(fc.string(), fc.constantFrom('date', 'rain', 'soil °C', '2026-05-01', '12'))), {
+        maxLength: 6,
+      }),
+      (rows) => {
+        expect(['log', 'unreadable']).toContain(readLogger(rows).kind);
+      },
+    ),
+  );
+});
