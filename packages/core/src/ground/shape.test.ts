@@ -197,3 +197,16 @@ test('any quadrilateral measured with its true corners has the area of its corne
     }),
   );
 });
+
+test('a ring from its middle on is a circle; one that starts before the middle, or where it ends, is none', () => {
+  expect(plotArea({ kind: 'ring', innerM: 0, outerM: 1 }).value.mid).toBeCloseTo(Math.PI, 12);
+  for (const [innerM, outerM] of [
+    [-0.1, 1],
+    [1, 1],
+    [2, 1],
+    [NaN, 1],
+  ] as const)
+    expect(() => plotArea({ kind: 'ring', innerM, outerM })).toThrow(/expected less than the outer edge at 1 m/);
+  for (const outerM of [0, -1])
+    expect(() => plotArea({ kind: 'ring', innerM: 0, outerM })).toThrow(/expected a length above zero/);
+});

@@ -83,6 +83,21 @@ test('the same number means different things under different methods: 30 mg/kg P
     undefined,
   ]);
 });
+test.each([
+  ['P', 'olsen', 10, 25],
+  ['P', 'bray', 20, 40],
+  ['P', 'mehlich3', 25, 50],
+  ['K', 'ammoniumAcetate', 100, 200],
+  ['K', 'mehlich3', 100, 200],
+  ['Mg', 'ammoniumAcetate', 50, 120],
+  ['Mg', 'mehlich3', 50, 120],
+] as const)('%s by %s is medium from %i to %i mg/kg, both among them', (analyte, method, low, high) =>
+  expect(
+    [low - 0.1, low, high, high + 0.1].map((value) =>
+      soilClass({ analyte, method, unit: 'mg/kg', value: { kind: 'number', value } }),
+    ),
+  ).toEqual(['low', 'medium', 'medium', 'high']),
+);
 test('a range across a bound has no class', () =>
   expect(soilClass({ ...p(0, 'olsen'), value: { kind: 'range', low: 8, mid: 11, high: 14 } })).toBeUndefined());
 test('below detection is neither nothing nor the limit: it lies between, and what is not there has no figure', () => {

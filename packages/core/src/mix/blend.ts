@@ -54,8 +54,6 @@ export type Blend =
     }
   | { readonly kind: 'failed'; readonly message: string };
 
-export const DEFAULT_TOLERANCE = 0.05;
-
 /** Per product: how much of a grade part a kg of it brings, as a fraction in the part's basis. */
 const contentOf = (products: readonly Product[], part: GradePart): readonly number[] =>
   products.map((p) => midSupply(p, part.nutrient) * compoundPerElement(part.basis));

@@ -30,13 +30,39 @@ const tiesWith = (best: Cheapest, other: Cheapest): boolean =>
 type Entry = Cheapest & { readonly product: Product };
 
 /** Each row against the best, since overlapping is not handed on from row to row. */
-function withRanks(entries: Entry[]): readonly RankedCost[] {
-  entries.sort((a, b) => a.value.mid - b.value.mid || (a.product.name < b.product.name ? -1 : 1));
-  const [best] = entries;
+function withRanks(entries: readonly Entry[]): readonly RankedCost[] {
+  const cost = Float64Array.from(entries, (entry) => entry.value.mid);
+  const byName = (a: number, b: number): number =>
+    (entries[a]?.product.name ?? '') < (entries[b]?.product.name ?? '') ? -1 : 1;
+  const order = Uint32Array.from(entries.keys()).sort((a, b) => (cost[a] ?? 0) - (cost[b] ?? 0) || byName(a, b));
+  const sorted = Array.from(order, (at) => entries[at]).filter((entry) => entry !== undefined);
+  const [best] = sorted;
   if (!best) return [];
-  const ties = entries.map((entry) => tiesWith(best, entry));
-  const several = ties.filter(Boolean).length > 1;
-  return entries.map((entry, i) => ({ ...entry, rank: ties[i] ? 1 : i + 1, tied: several && ties[i] === true }));
+  const ties = sorted.map((entry) => tiesWith(best, entry));
+  const several = ties.indexOf(true, 1) > 0;
+  return sorted.map(({ product, offer, currency, value, counted }, i) => {
+    const tied = ties[i] === true;
+    return { product, offer, currency, value, counted, rank: tied ? 1 : i + 1, tied: several && tied };
+  });
+}
+
+type Entries = readonly Entry[] | CostReason;
+/** Products' entries by question: records never change in place, so what was worked out for one holds as long as it is there. */
+const worked = new Map<string, WeakMap<Product, Entries>>();
+
+/** Reads a product's entries for one question, worked out once. */
+function entriesFor(question: CostQuestion): (product: Product) => Entries {
+  const key = `${question.nutrient} ${question.basis} ${question.perUnit}`;
+  const known = worked.get(key) ?? new WeakMap<Product, Entries>();
+  worked.set(key, known);
+  return (product) => {
+    const held = known.get(product);
+    if (held !== undefined) return held;
+    const cheapest = cheapestPackages(product, question, currentOffers(product));
+    const entries = typeof cheapest === 'string' ? cheapest : cheapest.map((entry) => ({ ...entry, product }));
+    known.set(product, entries);
+    return entries;
+  };
 }
 
 /**
@@ -47,10 +73,11 @@ function withRanks(entries: Entry[]): readonly RankedCost[] {
 export function rankByCost(products: readonly Product[], question: CostQuestion): Ranking {
   const groups: Record<string, Entry[]> = {};
   const unranked: UnrankedCost[] = [];
+  const entriesOf = entriesFor(question);
   for (const product of products) {
-    const cheapest = cheapestPackages(product, question, currentOffers(product));
-    if (typeof cheapest === 'string') unranked.push({ product, why: cheapest });
-    else for (const entry of cheapest) (groups[entry.currency] ??= []).push({ ...entry, product });
+    const entries = entriesOf(product);
+    if (typeof entries === 'string') unranked.push({ product, why: entries });
+    else for (const entry of entries) (groups[entry.currency] ??= []).push(entry);
   }
   return {
     byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, withRanks(list)])),

@@ -56,3 +56,18 @@ test('words that changed stand beside each other, those that did not are left ou
   const same = compareLabels(lastYear, lastYear);
   expect([same.words, same.figures.map((f) => f.change)]).toEqual([[], Array(5).fill('same')]);
 });
+
+const zinc = (value: Parameters<typeof line>[1]) => bag({ analysis: [line('Zn', value, 'element', 'mg/kg')] });
+const zincChange = (before: Parameters<typeof line>[1], after: Parameters<typeof line>[1]) =>
+  compareLabels(zinc(before), zinc(after)).figures[0]?.change;
+test('of two figures below detection only the same limit is the same; a limit and a number cannot be told apart', () => {
+  expect(zincChange({ below: 20 }, { below: 20 })).toBe('same');
+  expect(zincChange({ below: 20 }, { below: 10 })).toBe('cannotTell');
+  expect(zincChange(20, { below: 20 })).toBe('cannotTell');
+});
+test('ranges that touch in one point are tied; a hair apart they are not', () => {
+  expect(zincChange([10, 15, 20], [20, 25, 30])).toBe('tie');
+  expect(zincChange([20, 25, 30], [10, 15, 20])).toBe('tie');
+  expect(zincChange([10, 15, 20], [20.01, 25, 30])).toBe('more');
+  expect(zincChange([20.01, 25, 30], [10, 15, 20])).toBe('less');
+});

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { bag, line } from '../../test/bags.js';
 import { compoundPerElement } from '../nutrient/index.js';
-import { declaredNutrients, inBasis, massFraction, midFraction } from './massFraction.js';
+import { bestLine, declaredNutrients, inBasis, massFraction, midFraction } from './massFraction.js';
 
 const fractionOf = (...args: Parameters<typeof massFraction>): number => {
   const reading = massFraction(...args);
@@ -70,4 +70,19 @@ test('stating a fraction in a basis and declaring it so are inverses', () => {
       },
     ),
   );
+});
+
+test('of two lines trusted alike the first counts; a more trusted one counts wherever it stands, an extract last', () => {
+  const lines = [
+    line('K', 1),
+    line('K', 2),
+    line('K', 3, 'element', '%', 'measured'),
+    line('K', 4, 'element', '%', 'measured'),
+  ];
+  expect(bestLine(lines, 'K')).toBe(lines[2]);
+  expect(bestLine(lines.slice(0, 2), 'K')).toBe(lines[0]);
+  const extract = { ...line('K', 5, 'element', '%', 'measured'), extract: 'available' as const };
+  const guess = line('K', 6, 'element', '%', 'guess');
+  expect(bestLine([extract, guess], 'K')).toBe(guess);
+  expect(bestLine(lines, 'Ca')).toBeUndefined();
 });

@@ -252,3 +252,22 @@ test('bad paths, cursors, limits and bodies are refused in problem+json, and not
   await t.http.post('/api/v1/products').set('Content-Type', 'text/plain').send('hello').expect(422);
   await t.http.get('/api/v1/products').expect(200);
 });
+
+test('every change says when it was made; reading changes nothing', async () => {
+  const before = Date.now();
+  const made = await create({ name: 'Dated' });
+  const at = (record: { updatedAt: string }): number => Date.parse(record.updatedAt);
+  expect(at(made)).toBeGreaterThanOrEqual(before - 1);
+  await new Promise((go) => setTimeout(go, 10));
+  const { body: read } = await t.http.get(`/api/v1/products/${made.id}`);
+  expect(read.updatedAt).toBe(made.updatedAt);
+  const { body: changed } = await t.http
+    .put(`/api/v1/products/${made.id}`)
+    .set(ifMatch(1))
+    .send(product({ name: 'Dated again' }));
+  expect(at(changed)).toBeGreaterThan(at(made));
+  await new Promise((go) => setTimeout(go, 10));
+  const { body: removed } = await t.http.delete(`/api/v1/products/${made.id}`).set(ifMatch(2));
+  expect(at(removed)).toBeGreaterThan(at(changed));
+  expect(at(removed)).toBeLessThanOrEqual(Date.now());
+});

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { STAGES } from '../app/stages';
 import { useShelf } from '../app/workspace';
+import { FIND_FIELD } from './OnDemand';
 
 const MOST_SHOWN = 9;
 interface Found {
@@ -11,10 +12,13 @@ interface Found {
   readonly detail: string;
 }
 
-/** Finds a bag or a stage by a part of its name and goes there. */
-export function FindBox() {
+/**
+ * Finds a bag or a stage by a part of its name and goes there.
+ * @param typed what was typed before it was there
+ */
+export function FindBox({ typed }: { typed: string }) {
   const { shelf } = useShelf();
-  const [query, setQuery] = useState('');
+  const [query, setQuery] = useState(typed);
   const navigate = useNavigate();
   const wanted = query.trim().toLowerCase();
   const places: Found[] = [
@@ -32,15 +36,7 @@ export function FindBox() {
   };
   return (
     <Combobox value={null} onChange={go} onClose={() => setQuery('')}>
-      <ComboboxInput
-        id="find"
-        aria-label="Find a bag or a stage"
-        placeholder="Find a bag"
-        autoComplete="off"
-        className="field !w-28 sm:!w-32 xl:!w-40"
-        value={query}
-        onChange={(e) => setQuery(e.target.value)}
-      />
+      <ComboboxInput {...FIND_FIELD} autoFocus value={query} onChange={(e) => setQuery(e.target.value)} />
       {wanted !== '' && (
         <ComboboxOptions
           anchor="bottom end"

@@ -1,16 +1,12 @@
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
 import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
+import { FindField, UnitsButton } from './OnDemand';
 
 const { changed } = settingsSlice.actions;
-
-// What opens comes after the first picture: the page is read before anything is searched.
-const FindBox = lazy(async () => ({ default: (await import('./FindBox')).FindBox }));
-const UnitsPopover = lazy(async () => ({ default: (await import('./UnitsPopover')).UnitsPopover }));
 
 const Chip = ({ children }: { children: React.ReactNode }) => (
   <span className="whitespace-nowrap border-l border-rule pl-2.5 text-sm text-faint">{children}</span>
@@ -58,10 +54,8 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
         </Link>
       )}
       <span className="ml-auto flex items-center gap-2">
-        <Suspense fallback={<span className="h-9 w-60" />}>
-          <FindBox />
-          <UnitsPopover />
-        </Suspense>
+        <FindField />
+        <UnitsButton />
         <button type="button" className="action !hidden sm:!inline-flex" onClick={onKeys} title="Keys (?)">
           <Keyboard size={16} aria-hidden="true" />
           <span className="sr-only">Keys</span>

@@ -1,8 +1,9 @@
+import { useEffect, useRef } from 'react';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { SlidersHorizontal } from 'lucide-react';
 import { settingsSlice, type Settings } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
+import { UnitsWords } from './OnDemand';
 
 const { changed } = settingsSlice.actions;
 
@@ -11,14 +12,19 @@ export function UnitsPopover() {
   const settings = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const set = (patch: Partial<Settings>): void => void dispatch(changed(patch));
+  const button = useRef<HTMLButtonElement>(null);
+  const opened = useRef(false);
+  // It is fetched because somebody pressed its button: that press opens it.
+  useEffect(() => {
+    if (opened.current) return;
+    opened.current = true;
+    button.current?.focus();
+    button.current?.click();
+  }, []);
   return (
     <Popover className="relative">
-      <PopoverButton className="action" title="Units and light">
-        <SlidersHorizontal size={16} aria-hidden="true" />
-        <span className="hidden sm:inline">
-          {settings.massUnit}, {settings.basis === 'oxide' ? 'P₂O₅ K₂O' : 'P K'}
-        </span>
-        <span className="sr-only">Units and light</span>
+      <PopoverButton ref={button} className="action" title="Units and light">
+        <UnitsWords />
       </PopoverButton>
       <PopoverPanel
         anchor="bottom end"

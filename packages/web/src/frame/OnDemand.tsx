@@ -1,0 +1,69 @@
+import { useState, type ComponentType } from 'react';
+import { SlidersHorizontal } from 'lucide-react';
+import { useAppSelector } from '../app/store';
+
+/** A part that is fetched when it is first used: the page is read before anything is searched. What stands in its place keeps focus and typing until it is there. */
+function useOnDemand<Props>(load: () => Promise<ComponentType<Props>>): {
+  readonly Part: ComponentType<Props> | undefined;
+  readonly fetchIt: () => void;
+} {
+  const [Part, setPart] = useState<ComponentType<Props>>();
+  return { Part, fetchIt: () => void load().then((part) => setPart(() => part)) };
+}
+const loadFindBox = async () => (await import('./FindBox')).FindBox;
+const loadUnits = async () => (await import('./UnitsPopover')).UnitsPopover;
+
+export const FIND_FIELD = {
+  id: 'find',
+  'aria-label': 'Find a bag or a stage',
+  placeholder: 'Find a bag',
+  autoComplete: 'off',
+  className: 'field !w-28 sm:!w-32 xl:!w-40',
+} as const;
+
+/** The find box; a plain field until somebody goes to it, and what is typed meanwhile is kept. */
+export function FindField() {
+  const { Part: FindBox, fetchIt } = useOnDemand(loadFindBox);
+  const [typed, setTyped] = useState('');
+  if (FindBox) return <FindBox typed={typed} />;
+  return (
+    <input
+      {...FIND_FIELD}
+      value={typed}
+      onChange={(e) => setTyped(e.target.value)}
+      onFocus={fetchIt}
+      onPointerEnter={() => void loadFindBox()}
+    />
+  );
+}
+
+/** What the units button says, before and after its panel has been fetched. */
+export function UnitsWords() {
+  const { massUnit, basis } = useAppSelector((s) => s.settings);
+  return (
+    <>
+      <SlidersHorizontal size={16} aria-hidden="true" />
+      <span className="hidden sm:inline">
+        {massUnit}, {basis === 'oxide' ? 'P₂O₅ K₂O' : 'P K'}
+      </span>
+      <span className="sr-only">Units and light</span>
+    </>
+  );
+}
+
+/** Units, basis and light; the panel comes when it is asked for. */
+export function UnitsButton() {
+  const { Part: UnitsPopover, fetchIt } = useOnDemand(loadUnits);
+  if (UnitsPopover) return <UnitsPopover />;
+  return (
+    <button
+      type="button"
+      className="action"
+      title="Units and light"
+      onClick={fetchIt}
+      onPointerEnter={() => void loadUnits()}
+    >
+      <UnitsWords />
+    </button>
+  );
+}
