@@ -1,4 +1,4 @@
-import type { RecordKind } from './records.js';
+import type { RecordKind } from './kinds.js';
 
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null;

@@ -1,12 +1,4 @@
-import type { AttachmentInput } from './attachment.js';
-import type { ClaimInput } from './claim.js';
-import type { JarTestInput } from './jarTest.js';
-import type { LoggerInput } from './logger.js';
-import type { PlotInput } from './plot.js';
-import type { ProductInput } from './product.js';
-import type { RecipeInput } from './recipe.js';
-import type { KeptFilterInput } from './shelfFilter.js';
-import type { SoilReportInput } from './soil.js';
+import type { InputOf, RecordKind } from './kinds.js';
 
 /** What the server adds to an input it keeps. */
 export interface Kept {
@@ -17,28 +9,18 @@ export interface Kept {
   readonly deletedAt: string | null;
 }
 
-export type SoilReportRecord = SoilReportInput & Kept;
-export type PlotRecord = PlotInput & Kept;
-export type ProductRecord = ProductInput & Kept;
-export type RecipeRecord = RecipeInput & Kept;
-export type ClaimRecord = ClaimInput & Kept;
-export type AttachmentRecord = AttachmentInput & Kept;
-export type JarTestRecord = JarTestInput & Kept;
-export type LoggerRecord = LoggerInput & Kept;
-export type KeptFilterRecord = KeptFilterInput & Kept;
+/** A kept record of a kind. */
+export type RecordOf<K extends RecordKind> = InputOf<K> & Kept;
+export type SoilReportRecord = RecordOf<'soil'>;
+export type PlotRecord = RecordOf<'plot'>;
+export type ProductRecord = RecordOf<'product'>;
+export type RecipeRecord = RecordOf<'recipe'>;
+export type ClaimRecord = RecordOf<'claim'>;
+export type AttachmentRecord = RecordOf<'attachment'>;
+export type JarTestRecord = RecordOf<'jar'>;
+export type LoggerRecord = RecordOf<'logger'>;
+export type KeptFilterRecord = RecordOf<'filter'>;
 
-export const RECORD_KINDS = [
-  'plot',
-  'product',
-  'recipe',
-  'claim',
-  'soil',
-  'attachment',
-  'jar',
-  'logger',
-  'filter',
-] as const;
-export type RecordKind = (typeof RECORD_KINDS)[number];
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';
 
 /** One change in the book: who, when, what, before and after. */
@@ -50,18 +32,24 @@ export interface JournalRecord {
   readonly recordId: string;
   readonly name: string;
   readonly action: JournalAction;
-  /** The entry this one takes back, when it is an undo. */
+  /** What it was a part of, and what that was for; empty for a single change. */
+  readonly operation: string;
+  readonly why: string;
+  /** The operation that one takes back, when it is an undo. */
   readonly undoes: string | null;
   readonly before: unknown;
   readonly after: unknown;
-  /** Whether it is the record's latest change and can be undone. */
+  /** Whether nothing was built on its operation since, so that it can be undone. */
   readonly undoable: boolean;
 }
 
-/** What taking an import back did. */
-export interface BatchUndone {
-  readonly takenOut: number;
-  /** Records that were changed after they came in, and stay. */
+/** What taking an operation back did. */
+export interface OperationUndone {
+  /** The undo's own name: undoing that does the first again. */
+  readonly operation: string;
+  /** Records that stand as they did before. */
+  readonly undone: number;
+  /** Records that were changed since, and stay. */
   readonly changedSince: number;
 }
 
@@ -78,4 +66,10 @@ export interface Page<T> {
   readonly items: readonly T[];
   /** Pass as `after` for the next page; null on the last. */
   readonly next: string | null;
+}
+
+/** How many records of a kind speak of another one. */
+export interface Use {
+  readonly kind: RecordKind;
+  readonly count: number;
 }

@@ -5,7 +5,10 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
 import { BookModule } from './book/book.module.js';
 import { CommonModule } from './common/common.module.js';
+import { GroundModule } from './ground/ground.module.js';
 import { HealthModule } from './health/health.module.js';
+import { RecordsModule } from './records/records.module.js';
+import { ShelfModule } from './shelf/shelf.module.js';
 import { ormConfig } from './database/orm.js';
 import type { Config } from './config.js';
 
@@ -32,6 +35,9 @@ export class AppModule {
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_PER_MINUTE }]),
         CommonModule,
+        RecordsModule,
+        GroundModule,
+        ShelfModule,
         BookModule,
         HealthModule,
       ],

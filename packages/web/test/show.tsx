@@ -4,8 +4,17 @@ import { Provider } from 'react-redux';
 import { createMemoryRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { PLOTS, PRODUCTS } from '@wheat-ledger/demo';
-import type { JournalRecord, PlotRecord, ProductInput, ProductRecord, RecordKind } from '@wheat-ledger/contract';
-import { api, type RecordOf } from '../src/app/api';
+import {
+  parentsOf,
+  RECORD_KINDS,
+  type JournalRecord,
+  type PlotRecord,
+  type ProductInput,
+  type ProductRecord,
+  type RecordKind,
+  type RecordOf,
+} from '@wheat-ledger/contract';
+import { api } from '../src/app/api';
 import { benchSlice } from '../src/app/slices';
 import { makeStore, type AppStore } from '../src/app/store';
 import { MarginSlot } from '../src/ui/MarginNotes';
@@ -42,20 +51,20 @@ export async function show(
   { records = {}, removed = [], journal = [], bench = [], path = '/', route = '*' }: Given = {},
 ): Promise<Shown> {
   const store = makeStore();
-  const all = {
+  const all: { readonly [K in RecordKind]?: readonly RecordOf<RecordKind>[] } = {
     plot: samplePlots,
     product: sampleProducts,
-    recipe: [],
-    claim: [],
-    soil: [],
-    attachment: [],
-    jar: [],
-    logger: [],
-    filter: [],
     ...records,
   };
-  for (const kind of Object.keys(all) as RecordKind[])
-    await store.dispatch(api.util.upsertQueryData('records', { kind, removed: false }, [...all[kind]]));
+  for (const kind of RECORD_KINDS) {
+    const list = all[kind] ?? [];
+    await store.dispatch(api.util.upsertQueryData('records', { kind }, [...list]));
+    for (const { at, to } of parentsOf(kind))
+      for (const { id } of all[to as RecordKind] ?? []) {
+        const mine = list.filter((r) => (r as unknown as Readonly<Record<string, unknown>>)[at] === id);
+        await store.dispatch(api.util.upsertQueryData('records', { kind, of: { [to]: id } }, mine));
+      }
+  }
   await store.dispatch(api.util.upsertQueryData('records', { kind: 'product', removed: true }, [...removed]));
   await store.dispatch(api.util.upsertQueryData('journal', {}, { items: journal, next: null }));
   for (const id of bench) store.dispatch(benchSlice.actions.toggled(id));

@@ -13,17 +13,20 @@ import {
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
-import type { BatchUndone, ImportReport, JournalRecord, Kept, Page } from '@wheat-ledger/contract';
-import { ClaimsModule } from '../claims/claims.module.js';
+import {
+  OperationInput,
+  type ImportReport,
+  type JournalRecord,
+  type OperationDone,
+  type OperationUndone,
+  type Page,
+} from '@wheat-ledger/contract';
 import { inputPipe } from '../common/inputPipe.js';
 import { workspaceSchema } from '../common/openapi.js';
-import { notFound } from '../common/problems.js';
-import { GroundModule } from '../ground/ground.module.js';
-import { MixModule } from '../mix/mix.module.js';
-import { ShelfModule } from '../shelf/shelf.module.js';
+import { RecordsModule } from '../records/records.module.js';
+import { ChangesService } from './changes.service.js';
 import { ExchangeService } from './exchange.service.js';
 import { JournalService } from './journal.service.js';
-import { Stores } from './stores.service.js';
 
 const ENTRY = /^\d{1,18}$/;
 
@@ -52,24 +55,36 @@ class JournalController {
   list(@Query(inputPipe(JournalQueryDto)) query: JournalQueryDto): Promise<Page<JournalRecord>> {
     return this.journal.list(query);
   }
-
-  @Post(':id/undo')
-  @HttpCode(200)
-  undo(@Param('id') id: string): Promise<Kept> {
-    if (!ENTRY.test(id)) throw notFound('entry');
-    return this.journal.undo(id);
-  }
 }
 
-@Controller('imports')
-class ImportsController {
-  constructor(private readonly journal: JournalService) {}
+class UndoQueryDto {
+  /** Leaves what was changed since as it is, instead of refusing to undo any of it. */
+  @IsOptional()
+  @IsIn(['yes', 'no'], { message: 'Expected leaving as yes or no.' })
+  leaving?: 'yes' | 'no';
+}
 
-  /** Takes out everything an import brought in, but for what was changed since. */
-  @Post(':batch/undo')
+@Controller('operations')
+class OperationsController {
+  constructor(
+    private readonly journal: JournalService,
+    private readonly changes: ChangesService,
+  ) {}
+
+  /** Several changes for one reason: all of them or none. */
+  @Post()
+  make(@Body(inputPipe(OperationInput)) input: OperationInput): Promise<OperationDone> {
+    return this.changes.make(input);
+  }
+
+  /** Takes back everything an operation changed; undoing an undo does it again. */
+  @Post(':id/undo')
   @HttpCode(200)
-  undo(@Param('batch', new ParseUUIDPipe()) batch: string): Promise<BatchUndone> {
-    return this.journal.undoBatch(batch);
+  undo(
+    @Param('id', new ParseUUIDPipe()) id: string,
+    @Query(inputPipe(UndoQueryDto)) { leaving }: UndoQueryDto,
+  ): Promise<OperationUndone> {
+    return this.journal.undo(id, leaving === 'yes');
   }
 }
 
@@ -103,8 +118,8 @@ class WorkspaceController {
 }
 
 @Module({
-  imports: [GroundModule, ShelfModule, MixModule, ClaimsModule],
-  controllers: [JournalController, ImportsController, WorkspaceController],
-  providers: [Stores, JournalService, ExchangeService],
+  imports: [RecordsModule],
+  controllers: [JournalController, OperationsController, WorkspaceController],
+  providers: [JournalService, ExchangeService, ChangesService],
 })
 export class BookModule {}

@@ -5,7 +5,9 @@ import {
   ofToday,
   validateInput,
   WORKSPACE_FORMAT,
-  WORKSPACE_LISTS,
+  KIND_INPUTS,
+  KINDS,
+  RECORD_KINDS,
   WORKSPACE_VERSION,
   type AttachmentInput,
   type FieldProblem,
@@ -18,10 +20,10 @@ import { ProblemException } from '../common/problems.js';
 import { snapshot } from '../common/snapshot.js';
 import { ownId, withIds } from '../common/ownIds.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
-import type { NewRecord } from '../common/recordStore.js';
-import { WORKSPACE_INPUTS } from '../common/workspaceInputs.js';
+import { Operations } from '../records/operations.js';
+import type { NewRecord } from '../records/recordStore.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
-import { Stores, type AnyStore } from './stores.service.js';
+import { Stores, type AnyStore } from '../records/stores.service.js';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[45][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 /** More problems than this help nobody. */
@@ -50,6 +52,7 @@ export class ExchangeService {
     private readonly stores: Stores,
     private readonly attachments: AttachmentStore,
     private readonly scope: WorkspaceScope,
+    private readonly operations: Operations,
   ) {}
 
   private readonly imports = new Gate('imports');
@@ -62,7 +65,8 @@ export class ExchangeService {
   /** The file in pieces, page by page, so that no table is ever whole in memory. */
   private async *export(): AsyncGenerator<string> {
     yield `{"format":${JSON.stringify(WORKSPACE_FORMAT)},"version":${WORKSPACE_VERSION}`;
-    for (const { list, kind } of WORKSPACE_LISTS) {
+    for (const kind of RECORD_KINDS) {
+      const { list } = KINDS[kind];
       yield `,\n"${list}":[`;
       let separator = '\n';
       for await (const record of this.all(this.stores.of(kind))) {
@@ -111,26 +115,28 @@ export class ExchangeService {
   private async tried(file: unknown, write: boolean): Promise<ImportReport> {
     const { candidates: read, found, problems } = this.read(file);
     const candidates = await this.withOwnIds(read);
-    const batch = randomUUID();
+    const operation = randomUUID();
     let added = 0;
     let alreadyHere = 0;
     const attempt = async (): Promise<void> => {
-      await this.em.transactional(async () => {
+      const work = async (): Promise<void> => {
         problems.push(...(await this.keepContents(file)));
-        for (const { list, kind } of WORKSPACE_LISTS) {
+        for (const kind of RECORD_KINDS) {
+          const { list } = KINDS[kind];
           if (problems.length >= MOST_PROBLEMS) break;
           const store = this.stores.of(kind);
           const mine = candidates.filter((c) => c.list === list);
           const here = await store.known(mine.map((c) => c.id));
           const fresh = mine.filter((c) => !here.has(c.id));
-          const refused = await store.createMany(fresh, batch);
+          const refused = await store.createMany(fresh);
           alreadyHere += mine.length - fresh.length;
           added += fresh.length - refused.size;
           for (const [i, found] of refused)
             problems.push(...found.map((p) => ({ path: `${fresh[i]?.path}.${p.path}`, message: p.message })));
         }
         if (!write || problems.length > 0) throw new TakeBack();
-      });
+      };
+      await this.operations.run(work, { id: operation, why: 'import of a ledger file' });
     };
     await attempt().catch((error: unknown) => {
       if (!(error instanceof TakeBack)) throw error;
@@ -140,14 +146,16 @@ export class ExchangeService {
       added,
       alreadyHere,
       problems: problems.slice(0, MOST_PROBLEMS),
-      ...writtenAs(write && problems.length === 0, batch),
+      operation: write && problems.length === 0 && added > 0 ? operation : null,
+      written: write && problems.length === 0,
     };
   }
 
   /** An id that another workspace holds becomes one of our own, always the same one, and what refers to it follows. */
   private async withOwnIds(candidates: readonly Candidate[]): Promise<readonly Candidate[]> {
     const ours = new Map<string, string>();
-    for (const { list, kind } of WORKSPACE_LISTS) {
+    for (const kind of RECORD_KINDS) {
+      const { list } = KINDS[kind];
       const ids = candidates.filter((c) => c.list === list).map((c) => c.id);
       for (const id of await this.stores.of(kind).heldElsewhere(ids)) ours.set(id, ownId(this.scope.id, id));
     }
@@ -192,8 +200,12 @@ export class ExchangeService {
       throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
     const lists = file as Readonly<Partial<Record<WorkspaceList, unknown>>>;
     const problems: FieldProblem[] = [];
-    const found = Object.fromEntries(WORKSPACE_LISTS.map(({ list }) => [list, 0])) as Record<WorkspaceList, number>;
-    const candidates = WORKSPACE_LISTS.flatMap(({ list, kind }) => {
+    const found = Object.fromEntries(RECORD_KINDS.map((kind) => [KINDS[kind].list, 0])) as Record<
+      WorkspaceList,
+      number
+    >;
+    const candidates = RECORD_KINDS.flatMap((kind) => {
+      const { list } = KINDS[kind];
       const records = lists[list] ?? [];
       if (!Array.isArray(records)) throw unreadable(`Expected ${list} as a list.`);
       found[list] = records.length;
@@ -210,7 +222,7 @@ export class ExchangeService {
           problems.push({ path: `${path}.id`, message: 'Expected an id such as 3f2b8c1e-….' });
         if (seen.has(id)) problems.push({ path: `${path}.id`, message: 'This id stands in the list twice.' });
         seen.add(id);
-        const result = validateInput(WORKSPACE_INPUTS[list], ofToday(kind, input));
+        const result = validateInput(KIND_INPUTS[kind] as new () => object, ofToday(kind, input));
         if (!result.ok)
           problems.push(...result.problems.map((p) => ({ path: `${path}.${p.path}`, message: p.message })));
         return result.ok && typeof id === 'string' && UUID.test(id)
@@ -221,11 +233,6 @@ export class ExchangeService {
     return { candidates, found, problems };
   }
 }
-
-const writtenAs = (written: boolean, batch: string): Pick<ImportReport, 'written' | 'batch'> => ({
-  written,
-  batch: written ? batch : null,
-});
 
 /** What the server adds to an input stays behind, but for the id and whether it was taken out. */
 function exchanged(record: Kept): object {

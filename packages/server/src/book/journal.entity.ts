@@ -28,12 +28,9 @@ export class JournalEntry {
   @Property({ type: 'text' })
   action!: JournalAction;
 
-  @Property({ type: new BigIntType('string'), nullable: true })
-  undoes: string | null = null;
-
-  /** Names the import that brought it in together with others. */
-  @Property({ type: 'uuid', nullable: true })
-  batch: string | null = null;
+  /** What it was a part of. */
+  @Property({ type: 'uuid' })
+  operation!: string;
 
   @Property({ type: 'json', nullable: true })
   before: unknown = null;

@@ -1,6 +1,6 @@
 import { Entity, Property } from '@mikro-orm/core';
 import type { Nutrient } from '@wheat-ledger/core';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 /** A claim; its statement is its name. */
 @Entity({ tableName: 'claim' })

@@ -1,7 +1,8 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { ClaimInput, FieldProblem } from '@wheat-ledger/contract';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { ClaimEntity } from './claim.entity.js';
@@ -11,8 +12,8 @@ export class ClaimStore extends RecordStore<ClaimEntity, ClaimInput> {
   readonly kind = 'claim';
   protected readonly entity = ClaimEntity;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   protected override async problems(input: ClaimInput, em: EntityManager): Promise<readonly FieldProblem[]> {

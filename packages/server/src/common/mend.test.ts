@@ -1,7 +1,7 @@
 import http from 'node:http';
 import { MikroORM } from '@mikro-orm/postgresql';
-import { WORKSPACE_LISTS } from '@wheat-ledger/contract';
-import { Stores } from '../book/stores.service.js';
+import { RECORD_KINDS } from '@wheat-ledger/contract';
+import { Stores } from '../records/stores.service.js';
 import { loadSample } from '../database/sample.js';
 import { ask, ifMatch, product, scopeCheck, startApp, type TestApp } from '../../test/app.js';
 import { countValues } from './depth.js';
@@ -231,7 +231,7 @@ test('another workspace takes one’s own file: ids that are held become its own
   expect(again).toMatchObject({ problems: [], added: 0, alreadyHere: first.added });
 
   const stores = t.app.get(Stores);
-  for (const { kind } of WORKSPACE_LISTS) {
+  for (const kind of RECORD_KINDS) {
     const store = stores.of(kind);
     const [mine, theirs] = [
       await RequestContext.create(orm.em, () => store.list({ limit: 500 })),

@@ -3,7 +3,6 @@ import type { INestApplication } from '@nestjs/common';
 import { getMetadataStorage } from 'class-validator';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import * as contract from '@wheat-ledger/contract';
-import { WORKSPACE_INPUTS } from './workspaceInputs.js';
 
 type Constructor = new () => object;
 
@@ -102,7 +101,10 @@ export function workspaceSchema(): object {
         },
       },
       ...Object.fromEntries(
-        Object.entries(WORKSPACE_INPUTS).map(([list, Input]) => [list, { type: 'array', items: item(Input.name) }]),
+        contract.RECORD_KINDS.map((kind) => [
+          contract.KINDS[kind].list,
+          { type: 'array', items: item(contract.KIND_INPUTS[kind].name) },
+        ]),
       ),
     },
     $defs: defs,

@@ -14,6 +14,8 @@ import { Migration0005Filters } from './migrations/Migration0005Filters.js';
 import { Migration0006Directions } from './migrations/Migration0006Directions.js';
 import { Migration0007Mend } from './migrations/Migration0007Mend.js';
 import { Migration0008Lines } from './migrations/Migration0008Lines.js';
+import { Migration0009Operations } from './migrations/Migration0009Operations.js';
+import { Operation } from '../records/operation.entity.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
@@ -35,6 +37,7 @@ export const ormConfig = (clientUrl: string) =>
       Recipe,
       RecipePart,
       ClaimEntity,
+      Operation,
       JournalEntry,
       AttachmentContent,
       AttachmentEntity,
@@ -53,6 +56,7 @@ export const ormConfig = (clientUrl: string) =>
         { name: 'Migration0006Directions', class: Migration0006Directions },
         { name: 'Migration0007Mend', class: Migration0007Mend },
         { name: 'Migration0008Lines', class: Migration0008Lines },
+        { name: 'Migration0009Operations', class: Migration0009Operations },
       ],
       snapshot: false,
       silent: true,

@@ -15,56 +15,16 @@ import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import type { Request } from 'express';
-import {
-  CLIMATES,
-  Day,
-  JarTestInput,
-  LoggerInput,
-  PlotInput,
-  SoilReportInput,
-  type ClimateType,
-  type LoggerReport,
-} from '@wheat-ledger/contract';
+import { CLIMATES, Day, type ClimateType, type LoggerReport } from '@wheat-ledger/contract';
 import { MOST_LOGGED_DAYS } from '@wheat-ledger/core';
 import { stationCsv } from '@wheat-ledger/demo';
 import { inputPipe } from '../common/inputPipe.js';
-import { recordController } from '../common/recordController.js';
+import { RecordsModule } from '../records/records.module.js';
 import { refuseByHeaders, textOf, withUpload } from '../common/textUpload.js';
-import { JarTestStore } from './jarTest.store.js';
 import { LoggerStore } from './logger.store.js';
-import { PlotStore } from './plot.store.js';
-import { SoilReportStore } from './soilReport.store.js';
 
 /** A logger's year of ten-minute readings is some 3 MB. */
 const MOST_LOGGER_BYTES = 5_000_000;
-
-@Controller('plots')
-class PlotsController extends recordController(PlotInput) {
-  constructor(store: PlotStore) {
-    super(store);
-  }
-}
-
-@Controller('soil-reports')
-class SoilReportsController extends recordController(SoilReportInput) {
-  constructor(store: SoilReportStore) {
-    super(store);
-  }
-}
-
-@Controller('jar-tests')
-class JarTestsController extends recordController(JarTestInput) {
-  constructor(store: JarTestStore) {
-    super(store);
-  }
-}
-
-@Controller('loggers')
-class LoggersController extends recordController(LoggerInput) {
-  constructor(store: LoggerStore) {
-    super(store);
-  }
-}
 
 class LoggerNameDto {
   @IsOptional()
@@ -131,16 +91,6 @@ class StationController {
   }
 }
 
-@Module({
-  controllers: [
-    LogDoorController,
-    PlotsController,
-    SoilReportsController,
-    JarTestsController,
-    LoggersController,
-    StationController,
-  ],
-  providers: [PlotStore, SoilReportStore, JarTestStore, LoggerStore],
-  exports: [PlotStore, SoilReportStore, JarTestStore, LoggerStore],
-})
+/** What the ground has beside its records. */
+@Module({ imports: [RecordsModule], controllers: [LogDoorController, StationController] })
 export class GroundModule {}

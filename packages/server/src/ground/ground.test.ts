@@ -70,7 +70,7 @@ test('a soil report keeps the method of every figure and what is below detection
     .send(report(bed.id, { figures: [] }))
     .expect(200);
   const { body: journal } = await t.http.get(`/api/v1/journal?recordId=${made.id}`);
-  await t.http.post(`/api/v1/journal/${journal.items[0].id}/undo`).expect(200);
+  await t.http.post(`/api/v1/operations/${journal.items[0].operation}/undo`).expect(200);
   expect((await t.http.get(`/api/v1/soil-reports/${made.id}`)).body.figures).toHaveLength(2);
 });
 

@@ -4,8 +4,9 @@ import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import type { FieldProblem, JarReadingInput, JarTestInput } from '@wheat-ledger/contract';
 import { JAR_STEPS, type JarKind } from '@wheat-ledger/core';
-import { RecordStore, type Columns } from '../common/recordStore.js';
-import { Stored } from '../common/stored.entity.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
+import { Stored } from '../records/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
 
@@ -32,8 +33,8 @@ export class JarTestStore extends RecordStore<JarTestEntity, JarTestInput> {
   readonly kind = 'jar';
   protected readonly entity = JarTestEntity;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   /** Steps belong to their own kind of test, and each is read once. */

@@ -12,8 +12,9 @@ import {
 import { readLogger } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
-import { RecordStore, type Columns } from '../common/recordStore.js';
-import { Stored } from '../common/stored.entity.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
+import { Stored } from '../records/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
 
@@ -34,8 +35,8 @@ export class LoggerStore extends RecordStore<LoggerEntity, LoggerInput> {
   readonly kind = 'logger';
   protected readonly entity = LoggerEntity;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   protected override async problems(

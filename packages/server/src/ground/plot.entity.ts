@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
 import type { ClimateInput, IrrigationWaterInput, ShapeInput, TemperatureInput } from '@wheat-ledger/contract';
 import type { Medium, Texture } from '@wheat-ledger/core';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'plot' })
 export class Plot extends Stored {

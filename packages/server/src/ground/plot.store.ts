@@ -3,7 +3,8 @@ import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import { toShape, type FieldProblem, type PlotInput } from '@wheat-ledger/contract';
 import { DomainError, formatNumber, plotArea } from '@wheat-ledger/core';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Plot } from './plot.entity.js';
 
@@ -15,8 +16,8 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
   readonly kind = 'plot';
   protected readonly entity = Plot;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   /** A shape that cannot be is refused, and so is an area that is not its own. */

@@ -1,7 +1,7 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { DeclaredValueInput } from '@wheat-ledger/contract';
 import type { SoilAnalyte, SoilMethod, SoilUnit } from '@wheat-ledger/core';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'soil_report' })
 export class SoilReportEntity extends Stored {

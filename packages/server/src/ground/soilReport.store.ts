@@ -2,7 +2,8 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import { soilProblems, type FieldProblem, type SoilReportInput } from '@wheat-ledger/contract';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from './knownPlots.js';
 import { SoilFigureLine, SoilReportEntity, type SoilReportRow } from './soilReport.entity.js';
@@ -13,8 +14,8 @@ export class SoilReportStore extends RecordStore<SoilReportRow, SoilReportInput>
   protected readonly entity = SoilReportEntity;
   protected override readonly lines = [{ property: 'figures', entity: SoilFigureLine, owner: 'report' }];
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   protected override async problems(input: SoilReportInput, em: EntityManager): Promise<readonly FieldProblem[]> {

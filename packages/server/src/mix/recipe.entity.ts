@@ -1,5 +1,5 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'recipe' })
 export class Recipe extends Stored {

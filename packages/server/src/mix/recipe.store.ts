@@ -2,7 +2,8 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { FieldProblem, RecipeInput } from '@wheat-ledger/contract';
 import { parseGrade } from '@wheat-ledger/core';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { Recipe, RecipePart, type RecipeRow } from './recipe.entity.js';
@@ -13,8 +14,8 @@ export class RecipeStore extends RecordStore<RecipeRow, RecipeInput> {
   protected readonly entity = Recipe;
   protected override readonly lines = [{ property: 'parts', entity: RecipePart, owner: 'recipe' }];
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   protected override async problems(input: RecipeInput, em: EntityManager): Promise<readonly FieldProblem[]> {

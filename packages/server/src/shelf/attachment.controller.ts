@@ -12,16 +12,13 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { AttachmentInput, type AttachedContent } from '@wheat-ledger/contract';
+import type { AttachedContent } from '@wheat-ledger/contract';
 import { ProblemException } from '../common/problems.js';
-import { recordController } from '../common/recordController.js';
 import { AttachmentStore } from './attachment.store.js';
 
 @Controller('attachments')
-export class AttachmentsController extends recordController(AttachmentInput) {
-  constructor(private readonly attachments: AttachmentStore) {
-    super(attachments);
-  }
+export class AttachmentContentController {
+  constructor(private readonly attachments: AttachmentStore) {}
 
   /** A file's bytes, to be attached by a record that names them. */
   @Post('content')

@@ -1,6 +1,6 @@
 import { BlobType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { AttachmentType } from '@wheat-ledger/contract';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'attachment' })
 export class AttachmentEntity extends Stored {

@@ -12,7 +12,8 @@ import {
   type FieldProblem,
 } from '@wheat-ledger/contract';
 import { notFound, ProblemException } from '../common/problems.js';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';
@@ -26,8 +27,8 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
   readonly kind = 'attachment';
   protected readonly entity = AttachmentEntity;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   /** An attachment speaks of bytes that are here, and says of them what they are. */

@@ -21,6 +21,7 @@ import type { DecimalMark } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
 import { Gate } from '../common/gate.js';
+import { Operations } from '../records/operations.js';
 import { snapshot } from '../common/snapshot.js';
 import { textOf } from '../common/textUpload.js';
 import { csvRows, unreadable } from './csvText.js';
@@ -59,6 +60,7 @@ export class CsvService {
   constructor(
     private readonly em: EntityManager,
     private readonly products: ProductStore,
+    private readonly operations: Operations,
   ) {}
 
   progress(job: string): CsvProgress | undefined {
@@ -115,7 +117,7 @@ export class CsvService {
   }
 
   private async read(text: string, upload: CsvUpload): Promise<CsvReport> {
-    const batch = randomUUID();
+    const operation = randomUUID();
     const report = { rows: 0, good: 0, partly: 0, bad: 0, problems: [] as { row: number; message: string }[] };
     const attempt = async (): Promise<void> => {
       for (const some of batches(text, upload.columns)) {
@@ -131,7 +133,7 @@ export class CsvService {
           const words = problems.map((p) => `${p.path}: ${p.message}`).join(' ');
           return problems.length === 0 ? [] : [{ row, message: r.ok ? `Without ${words}` : words }];
         });
-        if (upload.write) await this.products.createMany(good, batch);
+        if (upload.write) await this.products.createMany(good);
         report.rows += some.length;
         report.good += good.length;
         report.partly += read.filter(({ read: r }) => r.ok && r.leftOut.length > 0).length;
@@ -146,10 +148,10 @@ export class CsvService {
       upload.signal.throwIfAborted();
       if (report.rows === 0) throw unreadable('Expected a heading line and at least one row.');
     };
-    if (upload.write) await this.em.transactional(attempt);
+    if (upload.write) await this.operations.run(attempt, { id: operation, why: 'import of a CSV file' });
     else await attempt();
     const written = upload.write && report.good > 0;
-    return { ...report, written, batch: written ? batch : null };
+    return { ...report, written, operation: written ? operation : null };
   }
 }
 

@@ -1,7 +1,7 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { DirectionInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
-import { Stored } from '../common/stored.entity.js';
+import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'product' })
 export class ProductEntity extends Stored {

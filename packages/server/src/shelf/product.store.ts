@@ -9,7 +9,8 @@ import {
   type OfferInput,
   type ProductInput,
 } from '@wheat-ledger/contract';
-import { RecordStore, type Columns } from '../common/recordStore.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './product.entity.js';
 
@@ -26,8 +27,8 @@ export class ProductStore extends RecordStore<ProductRow, ProductInput> {
     { property: 'offers', entity: OfferLine, owner: 'product' },
   ];
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   /** Label contradictions only warn; impossible values and bases that are not the element's own are refused here too. */

@@ -3,8 +3,9 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import type { ShelfFilterInput, KeptFilterInput } from '@wheat-ledger/contract';
-import { RecordStore, type Columns } from '../common/recordStore.js';
-import { Stored } from '../common/stored.entity.js';
+import { Operations } from '../records/operations.js';
+import { RecordStore, type Columns } from '../records/recordStore.js';
+import { Stored } from '../records/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 
 @Entity({ tableName: 'shelf_filter' })
@@ -18,8 +19,8 @@ export class ShelfFilterStore extends RecordStore<ShelfFilterEntity, KeptFilterI
   readonly kind = 'filter';
   protected readonly entity = ShelfFilterEntity;
 
-  constructor(em: EntityManager, scope: WorkspaceScope) {
-    super(em, scope);
+  constructor(em: EntityManager, scope: WorkspaceScope, operations: Operations) {
+    super(em, scope, operations);
   }
 
   protected columns({ name, filter }: KeptFilterInput): Columns {

@@ -14,7 +14,7 @@ const claim = (n: number, statement: string, version = 1): ClaimRecord => ({
   crop: 'wheat',
   needs: [],
 });
-const listed = { kind: 'claim', removed: false } as const;
+const listed = { kind: 'claim' } as const;
 const asked: { method: string; path: string; ifMatch: string | null }[] = [];
 /** Answers what is written, and never what is listed: what is seen comes from the save alone. */
 function serverAnswers(body: unknown, status = 200): void {

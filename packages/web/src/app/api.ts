@@ -2,66 +2,25 @@ import { useState } from 'react';
 import type { DecimalMark } from '@wheat-ledger/core';
 import { original, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import { RECORD_KINDS } from '@wheat-ledger/contract';
+import { kindOf, KINDS, RECORD_KINDS } from '@wheat-ledger/contract';
 import type {
   AttachedContent,
-  AttachmentInput,
-  AttachmentRecord,
-  BatchUndone,
-  ClaimInput,
-  ClaimRecord,
   CsvProgress,
   CsvReport,
   ImportReport,
-  JarTestInput,
-  JarTestRecord,
   JournalRecord,
   Kept,
-  LoggerInput,
-  LoggerRecord,
   LoggerReport,
+  OperationUndone,
   Page,
-  PlotInput,
-  PlotRecord,
   Problem,
-  ProductInput,
-  ProductRecord,
-  RecipeInput,
-  RecipeRecord,
   RecordKind,
-  KeptFilterInput,
-  KeptFilterRecord,
-  SoilReportInput,
-  SoilReportRecord,
+  RecordOf,
+  Use,
 } from '@wheat-ledger/contract';
 
-/** What is sent and what comes back, by kind of record. */
-export interface Kinds {
-  plot: { input: PlotInput; record: PlotRecord };
-  product: { input: ProductInput; record: ProductRecord };
-  recipe: { input: RecipeInput; record: RecipeRecord };
-  claim: { input: ClaimInput; record: ClaimRecord };
-  soil: { input: SoilReportInput; record: SoilReportRecord };
-  attachment: { input: AttachmentInput; record: AttachmentRecord };
-  jar: { input: JarTestInput; record: JarTestRecord };
-  logger: { input: LoggerInput; record: LoggerRecord };
-  filter: { input: KeptFilterInput; record: KeptFilterRecord };
-}
-export type RecordOf<K extends RecordKind> = Kinds[K]['record'];
-export type InputOf<K extends RecordKind> = Kinds[K]['input'];
 type AnyRecord = RecordOf<RecordKind>;
 
-const PATHS: Readonly<Record<RecordKind, string>> = {
-  plot: 'plots',
-  product: 'products',
-  recipe: 'recipes',
-  claim: 'claims',
-  soil: 'soil-reports',
-  attachment: 'attachments',
-  jar: 'jar-tests',
-  logger: 'loggers',
-  filter: 'shelf-filters',
-};
 const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
 const PAGE = 500;
 
@@ -76,35 +35,58 @@ export interface Change {
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
 
-/** In a list's order, as the server keeps it: by name, then by id. */
-const before = (a: AnyRecord, b: AnyRecord): boolean => {
-  const [x, y] = [nameOf(a), nameOf(b)];
+/** In a list's order, as the server keeps it: by what its kind is sorted by, then by id. */
+const before = (kind: RecordKind, a: AnyRecord, b: AnyRecord): boolean => {
+  const key = (record: AnyRecord): string =>
+    String((record as unknown as Readonly<Record<string, unknown>>)[kindOf(kind).sort]);
+  const [x, y] = [key(a), key(b)];
   return x === y ? a.id < b.id : x < y;
 };
-const nameOf = (record: AnyRecord): string => ('statement' in record ? record.statement : record.name);
 /** The list with a record in its place; all others stay the very same objects. */
-const withRecord = (records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => {
+const withRecord = (kind: RecordKind, records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => {
   const others = records.filter((r) => r.id !== saved.id);
-  const at = others.findIndex((r) => before(saved, r));
+  const at = others.findIndex((r) => before(kind, saved, r));
   return at < 0 ? [...others, saved] : [...others.slice(0, at), saved, ...others.slice(at)];
 };
-type List = Pick<{ kind: RecordKind }, 'kind'>;
-/** Puts a record that was written into the list on screen, without asking for the list again. */
+
+/** What a list is asked by: removed records, or those that belong to another one. */
+export interface Asked {
+  readonly kind: RecordKind;
+  readonly removed?: boolean;
+  /** The other kind's name, with the id. */
+  readonly of?: Readonly<Partial<Record<RecordKind, string>>>;
+}
+const belongs = (record: AnyRecord, { kind, of = {} }: Asked): boolean =>
+  kindOf(kind).refers.every(
+    ({ at, to }) =>
+      of[to as RecordKind] === undefined ||
+      (record as unknown as Readonly<Record<string, unknown>>)[at] === of[to as RecordKind],
+  );
+
+/** Puts a record that was written into every list of it on screen, without asking for the lists again. */
 const patched = (
-  { kind }: List,
+  kind: RecordKind,
   change: (records: readonly AnyRecord[], answer: AnyRecord) => AnyRecord[],
   {
     dispatch,
+    getState,
     queryFulfilled,
-  }: { dispatch: ThunkDispatch<unknown, unknown, UnknownAction>; queryFulfilled: Promise<{ data: AnyRecord }> },
+  }: {
+    dispatch: ThunkDispatch<unknown, unknown, UnknownAction>;
+    getState: () => unknown;
+    queryFulfilled: Promise<{ data: AnyRecord }>;
+  },
 ): Promise<void> =>
   queryFulfilled.then(
     ({ data }) => {
-      dispatch(
-        api.util.updateQueryData('records', { kind, removed: false }, (draft) =>
-          change((original(draft) ?? []) as readonly AnyRecord[], data),
-        ) as never,
-      );
+      for (const asked of api.util.selectCachedArgsForQuery(getState() as never, 'records')) {
+        if (asked.kind !== kind || asked.removed || !belongs(data, asked)) continue;
+        dispatch(
+          api.util.updateQueryData('records', asked, (draft) =>
+            change((original(draft) ?? []) as readonly AnyRecord[], data),
+          ) as never,
+        );
+      }
     },
     () => undefined,
   );
@@ -117,14 +99,14 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api/v1` }),
   tagTypes: ALL_TAGS,
   endpoints: (build) => ({
-    records: build.query<AnyRecord[], { kind: RecordKind; removed?: boolean }>({
-      queryFn: async ({ kind, removed = false }, _api, _extra, fetch) => {
+    records: build.query<AnyRecord[], Asked>({
+      queryFn: async ({ kind, removed = false, of = {} }, _api, _extra, fetch) => {
         const items: AnyRecord[] = [];
         let after: string | null = null;
         do {
           const result = await fetch({
-            url: PATHS[kind],
-            params: { limit: PAGE, ...(removed ? { removed } : {}), ...(after ? { after } : {}) },
+            url: KINDS[kind].path,
+            params: { limit: PAGE, ...of, ...(removed ? { removed } : {}), ...(after ? { after } : {}) },
           });
           if (result.error) return { error: result.error };
           const page = result.data as Page<AnyRecord>;
@@ -140,25 +122,31 @@ export const api = createApi({
     save: build.mutation<AnyRecord, Save>({
       query: ({ kind, existing, input }) =>
         existing
-          ? { url: `${PATHS[kind]}/${existing.id}`, method: 'PUT', headers: ifMatch(existing), body: input }
-          : { url: PATHS[kind], method: 'POST', body: input },
-      onQueryStarted: ({ kind }, started) => patched({ kind }, withRecord, started),
+          ? { url: `${KINDS[kind].path}/${existing.id}`, method: 'PUT', headers: ifMatch(existing), body: input }
+          : { url: KINDS[kind].path, method: 'POST', body: input },
+      onQueryStarted: ({ kind }, started) =>
+        patched(kind, (records, saved) => withRecord(kind, records, saved), started),
       // Somebody else's newer version is asked for when this one was refused.
       invalidatesTags: (_result, error, { kind }) => (error ? [{ type: kind, id: 'present' }] : ['journal']),
     }),
     remove: build.mutation<AnyRecord, Change>({
-      query: ({ kind, record }) => ({ url: `${PATHS[kind]}/${record.id}`, method: 'DELETE', headers: ifMatch(record) }),
+      query: ({ kind, record }) => ({
+        url: `${KINDS[kind].path}/${record.id}`,
+        method: 'DELETE',
+        headers: ifMatch(record),
+      }),
       onQueryStarted: ({ kind }, started) =>
-        patched({ kind }, (records, gone) => records.filter((r) => r.id !== gone.id), started),
+        patched(kind, (records, gone) => records.filter((r) => r.id !== gone.id), started),
       invalidatesTags: (_result, error, { kind }) => [{ type: kind, id: error ? 'present' : 'removed' }, 'journal'],
     }),
     restore: build.mutation<AnyRecord, Change>({
       query: ({ kind, record }) => ({
-        url: `${PATHS[kind]}/${record.id}/restore`,
+        url: `${KINDS[kind].path}/${record.id}/restore`,
         method: 'POST',
         headers: ifMatch(record),
       }),
-      onQueryStarted: ({ kind }, started) => patched({ kind }, withRecord, started),
+      onQueryStarted: ({ kind }, started) =>
+        patched(kind, (records, saved) => withRecord(kind, records, saved), started),
       invalidatesTags: (_result, _error, { kind }) => [{ type: kind, id: 'removed' }, 'journal'],
     }),
     journal: build.query<Page<JournalRecord>, { before?: string }>({
@@ -170,9 +158,19 @@ export const api = createApi({
       query: (params) => ({ url: 'journal', params: { limit: 100, ...params } }),
       providesTags: ['journal'],
     }),
-    undo: build.mutation<Kept, { entry: string }>({
-      query: ({ entry }) => ({ url: `journal/${entry}/undo`, method: 'POST' }),
+    /** Takes an operation back: all of it, or, leaving what was changed since, the rest of it. */
+    undo: build.mutation<OperationUndone, { operation: string; leaving?: boolean }>({
+      query: ({ operation, leaving }) => ({
+        url: `operations/${operation}/undo`,
+        method: 'POST',
+        params: leaving ? { leaving: 'yes' } : {},
+      }),
       invalidatesTags: [...ALL_TAGS],
+    }),
+    /** How many records of which kinds speak of one. */
+    uses: build.query<readonly Use[], { kind: RecordKind; id: string }>({
+      query: ({ kind, id }) => `${KINDS[kind].path}/${id}/uses`,
+      keepUnusedDataFor: 0,
     }),
     /** Looks into a workspace file, and takes it over when told to. */
     importWorkspace: build.mutation<ImportReport, { file: object; write: boolean }>({
@@ -216,11 +214,6 @@ export const api = createApi({
     station: build.query<string, { climate: string; from: string; days: number; seed: number }>({
       query: (params) => ({ url: 'station', params, responseHandler: 'text' }),
     }),
-    /** Takes out everything an import brought in, but for what was changed since. */
-    undoImport: build.mutation<BatchUndone, { batch: string }>({
-      query: ({ batch }) => ({ url: `imports/${batch}/undo`, method: 'POST' }),
-      invalidatesTags: [...ALL_TAGS],
-    }),
     /** Sends a file's bytes; a record made afterwards attaches them. */
     keepContent: build.mutation<AttachedContent, { file: Blob }>({
       query: ({ file }) => ({
@@ -241,14 +234,14 @@ export const api = createApi({
       }),
       invalidatesTags: (result) => (result ? ['logger', 'journal'] : []),
     }),
-    /** Takes back the latest change of one record. */
-    undoLatest: build.mutation<Kept, { recordId: string }>({
+    /** Takes back the operation that changed a record last. */
+    undoLatest: build.mutation<OperationUndone, { recordId: string }>({
       queryFn: async ({ recordId }, _api, _extra, fetch) => {
         const found = await fetch({ url: 'journal', params: { recordId, limit: 1 } });
         if (found.error) return { error: found.error };
-        const entry = (found.data as Page<JournalRecord>).items[0];
-        const undone = await fetch({ url: `journal/${entry?.id ?? ''}/undo`, method: 'POST' });
-        return undone.error ? { error: undone.error } : { data: undone.data as Kept };
+        const [entry] = (found.data as Page<JournalRecord>).items;
+        const undone = await fetch({ url: `operations/${entry?.operation ?? ''}/undo`, method: 'POST' });
+        return undone.error ? { error: undone.error } : { data: undone.data as OperationUndone };
       },
       invalidatesTags: [...ALL_TAGS],
     }),
@@ -269,7 +262,6 @@ export const {
   useKeepContentMutation,
   useTakeLogMutation,
   useLazyStationQuery,
-  useUndoImportMutation,
 } = api;
 
 const NONE: readonly never[] = [];
@@ -278,14 +270,17 @@ const NONE: readonly never[] = [];
 const AGAIN_MS = 3000;
 
 /**
- * All present (or removed) records of a kind. A list that could not be had is asked for again now and then; meanwhile it is not called loading,
+ * All present (or removed) records of a kind, or those that belong to another record. A list that could not be had is asked for again now and then; meanwhile it is not called loading,
  * or a view that gives way to "loading" would come and go, and ask anew each time.
  */
-export function useRecords<K extends RecordKind>(kind: K, removed = false) {
+export function useRecords<K extends RecordKind>(
+  kind: K,
+  { skip = false, ...asked }: Omit<Asked, 'kind'> & { readonly skip?: boolean } = {},
+) {
   const [failing, setFailing] = useState(false);
   const { data, isLoading, error, refetch } = api.useRecordsQuery(
-    { kind, removed },
-    { pollingInterval: failing ? AGAIN_MS : 0 },
+    { kind, ...asked },
+    { skip, pollingInterval: failing ? AGAIN_MS : 0 },
   );
   const fails = error !== undefined;
   if (fails !== failing) setFailing(fails);

@@ -40,25 +40,29 @@ export function useBench() {
 /** The plot chosen in the plot line, or the first one. */
 export function usePlot(): {
   readonly plot: PlotRecord | undefined;
-  readonly site: Site | undefined;
   readonly crop: CropTemplate | undefined;
   readonly plots: readonly PlotRecord[];
 } {
   const { records: plots } = useRecords('plot');
-  const { records: loggers } = useRecords('logger');
   const plotId = useAppSelector((s) => s.settings.plotId);
   return useMemo(() => {
     const plot = plots.find((p) => p.id === plotId) ?? plots[0];
     return {
       plots,
       plot,
-      site:
-        plot &&
-        toSite(
-          plot,
-          loggers.filter((l) => l.plotId === plot.id),
-        ),
       crop: plot && cropOf(plot.crop),
     };
-  }, [plots, loggers, plotId]);
+  }, [plots, plotId]);
 }
+
+/** The chosen plot as the core computes with it, what its loggers wrote included. */
+export function useSite() {
+  const chosen = usePlot();
+  const { plot } = chosen;
+  const { records: logs } = useRecords('logger', ofPlot(plot?.id));
+  const site = useMemo((): Site | undefined => plot && toSite(plot, logs), [plot, logs]);
+  return { ...chosen, site };
+}
+
+/** Asks for what belongs to a plot, once it is known which. */
+export const ofPlot = (id: string | undefined) => (id === undefined ? { skip: true } : { of: { plot: id } });

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Undo2 } from 'lucide-react';
 import { format } from 'date-fns';
-import type { JournalAction, JournalRecord, RecordKind } from '@wheat-ledger/contract';
+import { KINDS, type JournalAction, type JournalRecord } from '@wheat-ledger/contract';
 import { problemOf, useJournalQuery, useUndoMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
@@ -16,23 +16,11 @@ const ACTION_WORDS: Readonly<Record<JournalAction, string>> = {
   remove: 'taken out',
   restore: 'restored',
 };
-const KIND_WORDS: Readonly<Record<RecordKind, string>> = {
-  plot: 'plot',
-  product: 'bag',
-  recipe: 'recipe',
-  claim: 'claim',
-  soil: 'soil report',
-  attachment: 'attachment',
-  jar: 'jar test',
-  logger: 'log',
-  filter: 'filter',
-};
-
 function Entry({ entry }: { entry: JournalRecord }) {
   const [undo, { isLoading }] = useUndoMutation();
   const dispatch = useAppDispatch();
   const takeBack = async (): Promise<void> => {
-    const result = await undo({ entry: entry.id });
+    const result = await undo({ operation: entry.operation });
     dispatch(
       deskSlice.actions.noticed({
         text: result.error ? problemOf(result.error).detail : 'Undone. The book keeps both entries.',
@@ -45,7 +33,7 @@ function Entry({ entry }: { entry: JournalRecord }) {
     <tr>
       <td className="whitespace-nowrap text-faint">{format(new Date(entry.at), 'd MMM yyyy, HH:mm')}</td>
       <th scope="row">
-        {KIND_WORDS[entry.kind]} <b>{entry.name}</b> {ACTION_WORDS[entry.action]}
+        {KINDS[entry.kind].word} <b>{entry.name}</b> {ACTION_WORDS[entry.action]}
         {entry.undoes && ', as an undo'}
         {changes.length > 0 && (
           <ul className="text-[0.875rem] text-faint">

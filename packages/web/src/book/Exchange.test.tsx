@@ -26,14 +26,14 @@ function serverSays(report: Partial<ImportReport>): string[] {
     asked.push(url.pathname + url.search);
     const written = url.searchParams.get('write') === 'yes';
     const body = url.pathname.endsWith('/undo')
-      ? { takenOut: 3, changedSince: 0 }
+      ? { operation: '', undone: 3, changedSince: 0 }
       : {
           found: FOUND,
           added: 0,
           alreadyHere: 0,
           problems: [],
           written,
-          batch: written ? '00000000-0000-4000-8000-00000000b001' : null,
+          operation: written ? '00000000-0000-4000-8000-00000000b001' : null,
           ...report,
         };
     return new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });

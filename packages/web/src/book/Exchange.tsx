@@ -1,23 +1,11 @@
 import { useId, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
-import { WORKSPACE_LISTS, type ImportReport } from '@wheat-ledger/contract';
+import { countWords, KINDS, RECORD_KINDS, type ImportReport } from '@wheat-ledger/contract';
 import { problemOf, useImportWorkspaceMutation } from '../app/api';
 import { Remark } from '../ui/Sheet';
 import { TakeBack } from '../ui/TakeBack';
 
 const MOST_BYTES = 120_000_000;
-const LIST_WORDS = {
-  plots: 'plot',
-  products: 'bag',
-  soilReports: 'soil report',
-  jarTests: 'jar test',
-  loggers: 'log',
-  recipes: 'recipe',
-  claims: 'claim',
-  attachments: 'attachment',
-  shelfFilters: 'filter',
-} as const;
-
 type State =
   | { readonly kind: 'idle' }
   | { readonly kind: 'refused'; readonly words: string }
@@ -44,8 +32,8 @@ function Report({
   busy: boolean;
 }) {
   const { report, name } = state;
-  const found = WORKSPACE_LISTS.filter(({ list }) => report.found[list] > 0)
-    .map(({ list }) => `${report.found[list]} ${LIST_WORDS[list]}${report.found[list] === 1 ? '' : 's'}`)
+  const found = RECORD_KINDS.filter((kind) => report.found[KINDS[kind].list] > 0)
+    .map((kind) => countWords(kind, report.found[KINDS[kind].list]))
     .join(', ');
   return (
     <div className="mt-3 border-l-4 border-line-strong bg-paper px-3 py-2" role="status" data-testid="import-report">
@@ -71,7 +59,7 @@ function Report({
       {state.kind === 'done' ? (
         <div className="mt-1 flex flex-wrap items-center gap-3">
           <p className="text-moss">Taken over. Every record stands in the book below.</p>
-          {report.batch && <TakeBack batch={report.batch} what="it all" />}
+          {report.operation && <TakeBack operation={report.operation} what="it all" />}
         </div>
       ) : (
         report.problems.length === 0 &&

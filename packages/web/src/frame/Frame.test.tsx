@@ -70,6 +70,8 @@ test('an empty bench says how it is filled', async () => {
 
 const entry = (id: string, given: Partial<JournalRecord> = {}): JournalRecord => ({
   id,
+  operation: '00000000-0000-4000-8000-0000000000e1',
+  why: '',
   at: '2026-02-20T10:00:00.000Z',
   who: 'gardener',
   kind: 'product',

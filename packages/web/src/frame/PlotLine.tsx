@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
+import { toSite } from '@wheat-ledger/contract';
 import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
@@ -14,9 +15,9 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
-  const { plot, site, crop, plots } = usePlot();
+  const { plot, crop, plots } = usePlot();
   const dispatch = useAppDispatch();
-  const warmth = site && siteSoilTemperature(site, site.plantedOn, 1)[0];
+  const warmth = plot && siteSoilTemperature(toSite(plot), plot.plantedOn, 1)[0];
   return (
     <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
       <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">

@@ -11,12 +11,12 @@ import {
 } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
-import { usePlot } from '../app/workspace';
+import { useSite } from '../app/workspace';
 import { useSoilPH } from './useSoil';
 
 /** Where the chosen plot's pH keeps a nutrient from roots, that is mended before it is fed. */
 function AtThisPH({ nutrient }: { nutrient: Nutrient }) {
-  const { plot, site } = usePlot();
+  const { plot, site } = useSite();
   const pH = useSoilPH(plot);
   const held =
     site && pH !== undefined

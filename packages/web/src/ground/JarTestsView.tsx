@@ -14,6 +14,7 @@ import {
   type JarStep,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { ofPlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
@@ -223,13 +224,10 @@ export function JarTestsView() {
 }
 
 function PlotJars({ plot }: { plot: PlotRecord }) {
-  const { records } = useRecords('jar');
+  const { records } = useRecords('jar', ofPlot(plot.id));
   const jars = useMemo(
-    () =>
-      records
-        .filter((r) => r.plotId === plot.id)
-        .sort((a, b) => (b.startedAt ?? '~').localeCompare(a.startedAt ?? '~')),
-    [records, plot.id],
+    () => [...records].sort((a, b) => (b.startedAt ?? '~').localeCompare(a.startedAt ?? '~')),
+    [records],
   );
   const { keep, saving } = useKeep('jar');
   const begin = (kind: JarKind): void =>

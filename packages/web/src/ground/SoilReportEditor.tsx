@@ -15,6 +15,7 @@ import {
   type SoilAnalyte,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { ofPlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -255,7 +256,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
 export function SoilReportEditor() {
   const { id, reportId } = useParams();
   const { records: plots, isLoading } = useRecords('plot');
-  const { records: reports, isLoading: reportsLoading } = useRecords('soil');
+  const { records: reports, isLoading: reportsLoading } = useRecords('soil', ofPlot(id));
   if (isLoading || reportsLoading) return <Loading what="the report" />;
   const plot = plots.find((p) => p.id === id);
   const record = reports.find((r) => r.id === reportId);

@@ -19,6 +19,7 @@ import {
   type Site,
 } from '@wheat-ledger/core';
 import { problemOf, useRecords, useTakeLogMutation } from '../app/api';
+import { ofPlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Remark, Sheet } from '../ui/Sheet';
@@ -34,11 +35,8 @@ const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b
 
 /** The logs of a plot, the newest first. */
 function useLogsOf(plotId: string): readonly LoggerRecord[] {
-  const { records } = useRecords('logger');
-  return useMemo(
-    () => records.filter((r) => r.plotId === plotId).sort((a, b) => b.from.localeCompare(a.from)),
-    [records, plotId],
-  );
+  const { records } = useRecords('logger', ofPlot(plotId));
+  return useMemo(() => [...records].sort((a, b) => b.from.localeCompare(a.from)), [records]);
 }
 
 const daysOf = (log: LoggerRecord): number => log.series[quantitiesOf(log.series)[0] ?? 'soilC']?.length ?? 0;

@@ -2,29 +2,27 @@ import { useMemo } from 'react';
 import { toJarReadings, toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
 import { soilPH, type JarReadings } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { ofPlot } from '../app/workspace';
 
 /** The reports of a plot, the newest first. */
-export function useReportsOf(plotId: string): readonly SoilReportRecord[] {
-  const { records } = useRecords('soil');
-  return useMemo(
-    () => records.filter((r) => r.plotId === plotId).sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)),
-    [records, plotId],
-  );
+export function useReportsOf(plotId: string | undefined): readonly SoilReportRecord[] {
+  const { records } = useRecords('soil', ofPlot(plotId));
+  return useMemo(() => [...records].sort((a, b) => b.sampledOn.localeCompare(a.sampledOn)), [records]);
 }
 
 /** The pH of a plot's soil: of its newest report, else as the plot says. */
 export function useSoilPH(plot: PlotRecord | undefined): number | undefined {
-  const [newest] = useReportsOf(plot?.id ?? '');
+  const [newest] = useReportsOf(plot?.id);
   return plot && soilPH(toSite(plot), newest && toSoilReport(newest));
 }
 
 /** The readings of a plot's newest jar test for dispersion. */
 export function useNewestJar(plotId: string): JarReadings | undefined {
-  const { records } = useRecords('jar');
+  const { records } = useRecords('jar', ofPlot(plotId));
   return useMemo(() => {
     const [newest] = records
-      .filter((r) => r.plotId === plotId && r.kind === 'dispersion' && r.startedAt)
+      .filter((r) => r.kind === 'dispersion' && r.startedAt)
       .sort((a, b) => (b.startedAt ?? '').localeCompare(a.startedAt ?? ''));
     return newest && toJarReadings(newest);
-  }, [records, plotId]);
+  }, [records]);
 }

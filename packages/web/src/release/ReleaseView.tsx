@@ -15,7 +15,7 @@ import {
 } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { useBench, usePlot } from '../app/workspace';
+import { useBench, useSite } from '../app/workspace';
 import { Choice } from '../ui/Choice';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -212,7 +212,7 @@ const NO_BANDS: Bands = {};
 /** When the nitrogen arrives, against when the crop wants it. */
 export function ReleaseView() {
   const { bags, compared, isLoading } = useBench();
-  const { site, crop, plot } = usePlot();
+  const { site, crop, plot } = useSite();
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');

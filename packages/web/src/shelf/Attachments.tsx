@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { FileText, Paperclip, Trash2 } from 'lucide-react';
 import { ATTACHMENT_TYPES, MOST_ATTACHMENT_BYTES, type AttachmentRecord } from '@wheat-ledger/contract';
 import { problemOf, useKeepContentMutation, useRecords, useRemoveMutation, useSaveMutation } from '../app/api';
@@ -13,8 +13,10 @@ const megabytes = (bytes: number): string =>
 
 /** Photos and PDFs of a bag's label. */
 export function Attachments({ productId }: { productId: string | undefined }) {
-  const { records } = useRecords('attachment');
-  const mine = useMemo(() => records.filter((a) => a.productId === productId), [records, productId]);
+  const { records: mine } = useRecords(
+    'attachment',
+    productId === undefined ? { skip: true } : { of: { product: productId } },
+  );
   const [keep, { isLoading: sending }] = useKeepContentMutation();
   const [save, { isLoading: saving }] = useSaveMutation();
   const [remove] = useRemoveMutation();

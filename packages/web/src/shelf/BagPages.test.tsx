@@ -73,6 +73,8 @@ const entry = (id: string, at: string, action: 'create' | 'update', after: objec
   name: hen.name,
   action,
   undoes: null,
+  operation: '',
+  why: '',
   before: null,
   after,
   undoable: false,

@@ -33,7 +33,7 @@ function serverSays(report: Partial<CsvReport>, status = 200): void {
           bad: 0,
           problems: [],
           written: url.searchParams.get('write') === 'yes',
-          batch: null,
+          operation: null,
           ...report,
         };
     return new Response(
@@ -112,7 +112,7 @@ test('rows that do not fit are told by number, counted beyond the first, and onl
 });
 
 test('writing says what was written and takes it back as a whole', async () => {
-  serverSays({ batch: '00000000-0000-4000-8000-00000000b001' });
+  serverSays({ operation: '00000000-0000-4000-8000-00000000b001' });
   await show(<CsvView />);
   await choose(CSV);
   await userEvent.click(await screen.findByRole('button', { name: 'Write 3 bags to the shelf' }));
@@ -124,7 +124,7 @@ test('writing says what was written and takes it back as a whole', async () => {
       '2 were taken out again; 1 that was changed since stays. The book keeps them all.',
     ),
   );
-  expect(sent.at(-1)?.path).toBe('/api/v1/imports/00000000-0000-4000-8000-00000000b001/undo');
+  expect(sent.at(-1)?.path).toBe('/api/v1/operations/00000000-0000-4000-8000-00000000b001/undo');
 });
 
 test('what the server refuses is told in its words, and nothing can be written', async () => {

@@ -76,7 +76,7 @@ function useCsvImport(
   const [send] = useImportCsvMutation();
   const [tried, setTried] = useState<{ readonly report: CsvReport } | { readonly trouble: string }>();
   const [writing, setWriting] = useState<{ readonly job: string; readonly abort: () => void }>();
-  const [done, setDone] = useState<{ readonly words: string; readonly batch?: string }>();
+  const [done, setDone] = useState<{ readonly words: string; readonly operation?: string }>();
   useEffect(() => {
     setTried(undefined);
     const trial = send({ file, columns, currency, decimal, job: crypto.randomUUID(), write: false });
@@ -101,7 +101,7 @@ function useCsvImport(
           ? { words: problemOf(result.error).detail }
           : {
               words: `${result.data.good} bags were written.`,
-              ...(result.data.batch ? { batch: result.data.batch } : {}),
+              ...(result.data.operation ? { operation: result.data.operation } : {}),
             },
     );
   };
@@ -274,8 +274,8 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
             </Link>
           </span>
         )}
-        {done?.batch && <TakeBack batch={done.batch} what="them all" />}
-        {done && !done.batch && (
+        {done?.operation && <TakeBack operation={done.operation} what="them all" />}
+        {done && !done.operation && (
           <button type="button" className="action" onClick={again}>
             Once more
           </button>

@@ -73,7 +73,7 @@ function StandingBag({ record, product }: ShelfProduct) {
 }
 
 function Removed() {
-  const { records } = useRecords('product', true);
+  const { records } = useRecords('product', { removed: true });
   const [restore] = useRestoreMutation();
   const dispatch = useAppDispatch();
   if (records.length === 0) return null;

@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { Undo2 } from 'lucide-react';
-import { problemOf, useUndoImportMutation } from '../app/api';
+import { problemOf, useUndoMutation } from '../app/api';
 
 /** Takes an import back as a whole: what it brought in goes, but for what was changed since. */
-export function TakeBack({ batch, what }: { batch: string; what: string }) {
-  const [undo, { isLoading }] = useUndoImportMutation();
+export function TakeBack({ operation, what }: { operation: string; what: string }) {
+  const [undo, { isLoading }] = useUndoMutation();
   const [outcome, setOutcome] = useState<string>();
   const take = async (): Promise<void> => {
-    const result = await undo({ batch });
+    const result = await undo({ operation, leaving: true });
     if (result.error) return setOutcome(problemOf(result.error).detail);
-    const { takenOut, changedSince } = result.data;
+    const { undone, changedSince } = result.data;
     setOutcome(
-      `${takenOut} ${takenOut === 1 ? 'was' : 'were'} taken out again${changedSince > 0 ? `; ${changedSince} that ${changedSince === 1 ? 'was' : 'were'} changed since ${changedSince === 1 ? 'stays' : 'stay'}` : ''}. The book keeps them all.`,
+      `${undone} ${undone === 1 ? 'was' : 'were'} taken out again${changedSince > 0 ? `; ${changedSince} that ${changedSince === 1 ? 'was' : 'were'} changed since ${changedSince === 1 ? 'stays' : 'stay'}` : ''}. The book keeps them all.`,
     );
   };
   return outcome === undefined ? (

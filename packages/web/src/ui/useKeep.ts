@@ -1,5 +1,5 @@
-import type { Kept, RecordKind } from '@wheat-ledger/contract';
-import { problemOf, useSaveMutation, type InputOf } from '../app/api';
+import type { InputOf, Kept, RecordKind } from '@wheat-ledger/contract';
+import { problemOf, useSaveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
-import type { Kept, RecordKind } from '@wheat-ledger/contract';
-import { problemOf, useSaveMutation, type InputOf, type RecordOf } from '../app/api';
+import type { InputOf, Kept, RecordKind, RecordOf } from '@wheat-ledger/contract';
+import { problemOf, useSaveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import type { TextForm } from './textForm';

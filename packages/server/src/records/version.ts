@@ -1,5 +1,5 @@
 import { HttpStatus } from '@nestjs/common';
-import { ProblemException } from './problems.js';
+import { ProblemException } from '../common/problems.js';
 
 export const etagOf = (version: number): string => `"${version}"`;
 

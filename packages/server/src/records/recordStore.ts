@@ -1,19 +1,33 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { raw } from '@mikro-orm/core';
-import type { FieldProblem, JournalAction, Kept, Page, RecordKind } from '@wheat-ledger/contract';
+import {
+  kindOf,
+  parentsOf,
+  type FieldProblem,
+  type JournalAction,
+  type Kept,
+  type Page,
+  type RecordKind,
+} from '@wheat-ledger/contract';
 import { JournalEntry } from '../book/journal.entity.js';
 import { decodeCursor, encodeCursor } from './cursor.js';
-import { conflict, invalid, notFound, notInTheBin } from './problems.js';
+import { conflict, invalid, notFound, notInTheBin } from '../common/problems.js';
+import type { Operations } from './operations.js';
 import { Rows, type Table } from './rows.js';
 import type { Stored } from './stored.entity.js';
-import type { WorkspaceScope } from './workspaceScope.js';
+import type { WorkspaceScope } from '../common/workspaceScope.js';
 
 export interface ListQuery {
   readonly after?: string | undefined;
   readonly limit?: number | undefined;
   /** Removed records instead of the present ones. */
   readonly removed?: boolean | undefined;
+  /** Only those of a record of another kind, by that kind's name. */
+  readonly of?: Readonly<Partial<Record<RecordKind, string>>>;
+  /** Only those of the kind's day from this one on. */
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
 }
 
 const MOST_PER_PAGE = 500;
@@ -43,12 +57,13 @@ export interface NewRecord<Input> {
   readonly removed?: boolean;
 }
 
-/** What an entry in the book says beside the change itself. */
-interface Told {
-  /** The entry it takes back. */
-  readonly undoes?: string | null;
-  /** The import it came in by. */
-  readonly batch?: string | null;
+/** A change as the book keeps it. */
+interface Change<Input> {
+  readonly id: string;
+  readonly name: string;
+  readonly action: JournalAction;
+  readonly before: Input | null;
+  readonly after: Input;
 }
 
 /**
@@ -66,6 +81,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
   constructor(
     protected readonly em: EntityManager,
     protected readonly scope: WorkspaceScope,
+    protected readonly operations: Operations,
   ) {
     this.rows = new Rows(em, scope);
   }
@@ -79,27 +95,52 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     return [];
   }
 
-  async list({ after, limit = 100, removed = false }: ListQuery): Promise<Page<Input & Kept>> {
+  async list({ after, limit = 100, removed = false, of = {}, from, to }: ListQuery): Promise<Page<Input & Kept>> {
     const size = Math.min(MOST_PER_PAGE, limit);
-    const place = after === undefined ? undefined : decodeCursor(after);
+    const { properties } = this.em.getMetadata().get(this.entity.name);
+    const { sort, day } = kindOf(this.kind);
+    // A claim's statement is its name.
+    const key = sort in properties ? sort : 'name';
+    const place = after === undefined ? undefined : decodeCursor(after, sort === day);
+    const parents = parentsOf(this.kind).flatMap(({ at, to: kind }) => {
+      const id = of[kind as RecordKind];
+      return id === undefined ? [] : [[at, id] as const];
+    });
     const where = {
       deletedAt: removed ? { $ne: null } : null,
-      ...(place ? { [raw('(name, id) > (?, ?)', [place.name, place.id])]: [] } : {}),
+      ...Object.fromEntries(parents),
+      ...(day && (from ?? to) ? { [day]: { ...(from ? { $gte: from } : {}), ...(to ? { $lte: to } : {}) } } : {}),
+      ...(place ? { [raw(`(${properties[key]?.fieldNames[0]}, id) > (?, ?)`, [place.key, place.id])]: [] } : {}),
     };
     const found = await this.rows.find<Row>(this.entity, where, {
-      orderBy: [{ name: 'asc' }, { id: 'asc' }],
+      orderBy: [{ [key]: 'asc' }, { id: 'asc' }],
       limit: size + 1,
     });
     const items = await this.withLines(found.slice(0, size));
     const last = items.at(-1);
     return {
       items: items.map((row) => this.toRecord(row)),
-      next: found.length > size && last ? encodeCursor(last) : null,
+      next:
+        found.length > size && last
+          ? encodeCursor({ key: String((last as unknown as Readonly<Record<string, unknown>>)[key]), id: last.id })
+          : null,
     };
   }
 
   async get(id: string): Promise<Input & Kept> {
     return this.toRecord(await this.load(id));
+  }
+
+  /** How many present records refer to another one, at a place of theirs such as `productId` or `parts.*.productId`. */
+  async countReferring(at: string, id: string): Promise<number> {
+    const [property = '', ...rest] = at.split('.*.');
+    const line = this.lines.find((l) => l.property === property);
+    const found = line
+      ? await this.rows.find<Readonly<Record<string, string>>>(line.entity, { [rest.join('')]: id })
+      : await this.rows.find<Stored>(this.entity, { [property]: id, deletedAt: null });
+    if (!line) return found.length;
+    const owners = [...new Set(found.map((row) => (row as Readonly<Record<string, string>>)[line.owner]))];
+    return (await this.rows.find(this.entity, { id: { $in: owners }, deletedAt: null })).length;
   }
 
   /** Which of these ids the workspace has, present or removed. */
@@ -121,58 +162,70 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     return new Set(found.map(({ id }) => id));
   }
 
-  async create(input: Input): Promise<Input & Kept> {
-    return this.em.transactional(async (em) => {
-      await this.check(input, em);
-      const id = randomUUID();
-      await this.insert([{ input, id }], null);
+  async create(input: Input, id: string = randomUUID()): Promise<Input & Kept> {
+    return this.operations.run(async () => {
+      await this.check(input);
+      await this.insert([{ input, id }]);
       return this.get(id);
     });
   }
 
   /**
-   * Writes many new records at once, in the transaction that is open or in one of its own.
-   * @param batch names them together, so that they can be taken back together
+   * Writes many new records at once, as a part of the operation that is open or as one of its own.
    * @returns what does not fit, by the record's place; those are not written, the others are
    */
-  async createMany(
-    records: readonly NewRecord<Input>[],
-    batch: string | null = null,
-  ): Promise<ReadonlyMap<number, readonly FieldProblem[]>> {
+  async createMany(records: readonly NewRecord<Input>[]): Promise<ReadonlyMap<number, readonly FieldProblem[]>> {
     const refused = new Map<number, readonly FieldProblem[]>();
-    for (let from = 0; from < records.length; from += BATCH)
-      await this.em.transactional(async (em) => {
+    await this.operations.run(async () => {
+      for (let from = 0; from < records.length; from += BATCH) {
         const good: NewRecord<Input>[] = [];
         for (const [i, record] of records.slice(from, from + BATCH).entries()) {
-          const problems = await this.problems(record.input, em);
+          const problems = await this.problems(record.input, this.em);
           if (problems.length > 0) refused.set(from + i, problems);
           else good.push(record);
         }
-        await this.insert(good, batch);
-      });
+        if (good.length > 0) await this.insert(good);
+      }
+    });
     return refused;
   }
 
-  /** Takes many records out, in the transaction that is open or in one of its own. */
-  async removeMany(ids: readonly string[]): Promise<void> {
-    for (let from = 0; from < ids.length; from += BATCH)
-      await this.em.transactional(async () => {
-        const where = { id: { $in: ids.slice(from, from + BATCH) }, deletedAt: null };
-        const found = await this.withLines(await this.rows.find<Row>(this.entity, where, { lock: true }));
+  /** Takes many present records out, as a part of the operation that is open or as one of its own. */
+  removeMany(ids: readonly string[]): Promise<void> {
+    return this.moveMany(ids, 'remove');
+  }
+
+  /** Puts many removed records back. */
+  restoreMany(ids: readonly string[]): Promise<void> {
+    return this.moveMany(ids, 'restore');
+  }
+
+  private async moveMany(ids: readonly string[], action: 'remove' | 'restore'): Promise<void> {
+    if (ids.length === 0) return;
+    await this.operations.run(async () => {
+      for (let from = 0; from < ids.length; from += BATCH) {
         const at = new Date();
+        const there = action === 'remove' ? null : { $ne: null };
+        const where = { id: { $in: ids.slice(from, from + BATCH) }, deletedAt: there };
+        const found = await this.withLines(await this.rows.find<Row>(this.entity, where, { lock: true }));
         await this.rows.update(this.entity, where, {
-          deletedAt: at,
+          deletedAt: action === 'remove' ? at : null,
           updatedAt: at,
           version: raw('version + 1'),
         });
-        await this.rows.insert(
-          JournalEntry,
-          found.map((row) => this.entry(row, 'remove', this.toInput(row), this.toInput(row), {})),
+        await this.journal(
+          found.map((row) => ({ ...row, action, before: this.toInput(row), after: this.toInput(row) })),
         );
-      });
+      }
+    });
   }
 
-  private async insert(records: readonly NewRecord<Input>[], batch: string | null): Promise<void> {
+  /** Holds records as they are until the transaction ends. */
+  async hold(ids: readonly string[]): Promise<void> {
+    await this.rows.find(this.entity, { id: { $in: [...ids] } }, { lock: true });
+  }
+
+  private async insert(records: readonly NewRecord<Input>[]): Promise<void> {
     const at = new Date();
     const made = records.map(({ input, id = randomUUID(), removed = false }) => ({
       input,
@@ -191,11 +244,11 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
       })),
     );
     await this.insertLines(made);
-    const told = (action: JournalAction, { id, own, input }: (typeof made)[number], before: Input | null): object =>
-      this.entry({ id, name: own.name }, action, before, input, { batch });
-    await this.rows.insert(
-      JournalEntry,
-      made.flatMap((m) => [told('create', m, null), ...(m.removed ? [told('remove', m, m.input)] : [])]),
+    await this.journal(
+      made.flatMap(({ id, own: { name }, input, removed }) => [
+        { id, name, action: 'create', before: null, after: input },
+        ...(removed ? [{ id, name, action: 'remove' as const, before: input, after: input }] : []),
+      ]),
     );
   }
 
@@ -209,9 +262,9 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
       );
   }
 
-  async update(id: string, version: number, input: Input, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'update', undoes, async (held, em) => {
-      await this.check(input, em);
+  async update(id: string, version: number, input: Input): Promise<Input & Kept> {
+    return this.change(id, version, 'update', async (held) => {
+      await this.check(input);
       if (held.deletedAt) throw notFound(this.kind);
       const { own, lines = {} } = this.columns(input);
       for (const { entity, owner } of this.lines) await this.rows.delete(entity, { [owner]: id });
@@ -220,15 +273,15 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     });
   }
 
-  async remove(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'remove', undoes, (held) => {
+  async remove(id: string, version: number): Promise<Input & Kept> {
+    return this.change(id, version, 'remove', (held) => {
       if (held.deletedAt) throw notFound(this.kind);
       return { deletedAt: new Date() };
     });
   }
 
-  async restore(id: string, version: number, undoes: string | null = null): Promise<Input & Kept> {
-    return this.change(id, version, 'restore', undoes, (held) => {
+  async restore(id: string, version: number): Promise<Input & Kept> {
+    return this.change(id, version, 'restore', (held) => {
       if (!held.deletedAt) throw notInTheBin(this.kind);
       return { deletedAt: null };
     });
@@ -239,18 +292,16 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     id: string,
     version: number,
     action: JournalAction,
-    undoes: string | null,
-    alter: (held: Row, em: EntityManager) => object | Promise<object>,
+    alter: (held: Row) => object | Promise<object>,
   ): Promise<Input & Kept> {
-    return this.em.transactional(async (em) => {
+    return this.operations.run(async () => {
       const held = await this.load(id, true);
       if (held.version !== version) throw conflict(this.toRecord(held));
-      const own = await alter(held, em);
+      const own = await alter(held);
       await this.rows.update(this.entity, { id }, { ...own, version: version + 1, updatedAt: new Date() });
       const changed = await this.load(id);
-      await this.rows.insert(JournalEntry, [
-        this.entry(changed, action, this.toInput(held), this.toInput(changed), { undoes }),
-      ]);
+      const { name } = changed;
+      await this.journal([{ id, name, action, before: this.toInput(held), after: this.toInput(changed) }]);
       return this.toRecord(changed);
     });
   }
@@ -281,30 +332,27 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     return { ...this.toInput(row), ...keptOf(row) };
   }
 
-  private async check(input: Input, em: EntityManager): Promise<void> {
-    const problems = await this.problems(input, em);
+  private async check(input: Input): Promise<void> {
+    const problems = await this.problems(input, this.em);
     if (problems.length > 0) throw invalid(problems);
   }
 
-  private entry(
-    { id, name }: Pick<Stored, 'id' | 'name'>,
-    action: JournalAction,
-    before: Input | null,
-    after: Input,
-    { undoes = null, batch = null }: Told,
-  ): object {
-    return {
-      at: new Date(),
-      who: this.scope.who,
-      kind: this.kind,
-      recordId: id,
-      name,
-      action,
-      undoes,
-      batch,
-      before,
-      after,
-    };
+  private async journal(changes: readonly Change<Input>[]): Promise<void> {
+    const operation = await this.operations.current();
+    await this.rows.insert(
+      JournalEntry,
+      changes.map(({ id, name, action, before, after }) => ({
+        at: new Date(),
+        who: this.scope.who,
+        kind: this.kind,
+        recordId: id,
+        name,
+        action,
+        operation,
+        before,
+        after,
+      })),
+    );
   }
 }
 

@@ -1,5 +1,5 @@
 import { LockMode, type EntityManager, type FilterQuery, type QueryOrderMap } from '@mikro-orm/postgresql';
-import type { WorkspaceScope } from './workspaceScope.js';
+import type { WorkspaceScope } from '../common/workspaceScope.js';
 
 /** Rows in one statement. */
 const MOST_ROWS = 1000;

@@ -1,9 +1,11 @@
 import {
   Body,
+  Controller,
   Delete,
   Get,
   Headers,
   HttpCode,
+  Inject,
   Param,
   ParseUUIDPipe,
   Post,
@@ -14,36 +16,46 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiHeader } from '@nestjs/swagger';
 import type { Response } from 'express';
-import type { Kept, Page } from '@wheat-ledger/contract';
-import { inputPipe } from './inputPipe.js';
-import { ListQueryDto } from './listQuery.dto.js';
-import type { RecordStore } from './recordStore.js';
-import type { Stored } from './stored.entity.js';
+import { KIND_INPUTS, KINDS, type Kept, type Page, type RecordKind, type Use } from '@wheat-ledger/contract';
+import { inputPipe } from '../common/inputPipe.js';
+import { askedOf, ListQueryDto, listQueryOf } from './listQuery.dto.js';
+import { Stores, type AnyStore } from './stores.service.js';
 import { etagOf, versionFrom } from './version.js';
 
 const ID = new ParseUUIDPipe();
 
-/** The routes every kind of record has; a stage's controller extends the class made for its input. */
-export function recordController<Input extends object>(Input: Type<Input>): Type<RecordRoutes<Input>> {
-  class Routes implements RecordRoutes<Input> {
-    constructor(protected readonly store: RecordStore<Stored, Input>) {}
+/** The routes every kind of record has, made from its line in the registry. */
+export function kindController<K extends RecordKind>(kind: K): Type<object> {
+  const Input: Type<object> = KIND_INPUTS[kind];
+  const Query_ = listQueryOf(kind);
+
+  @Controller(KINDS[kind].path)
+  class Routes {
+    constructor(@Inject(Stores) private readonly stores: Stores) {}
+
+    private get store(): AnyStore {
+      return this.stores.of(kind);
+    }
 
     @Get()
-    list(@Query(inputPipe(ListQueryDto)) query: ListQueryDto): Promise<Page<Input & Kept>> {
-      return this.store.list(query);
+    list(@Query(inputPipe(Query_)) query: ListQueryDto): Promise<Page<Kept>> {
+      return this.store.list(askedOf(kind, query));
+    }
+
+    /** How many records of which kinds speak of it. */
+    @Get(':id/uses')
+    uses(@Param('id', ID) id: string): Promise<readonly Use[]> {
+      return this.stores.usesOf(kind, id);
     }
 
     @Get(':id')
-    async get(@Param('id', ID) id: string, @Res({ passthrough: true }) response: Response): Promise<Input & Kept> {
+    async get(@Param('id', ID) id: string, @Res({ passthrough: true }) response: Response): Promise<Kept> {
       return tagged(await this.store.get(id), response);
     }
 
     @Post()
     @ApiBody({ type: Input })
-    async create(
-      @Body(inputPipe(Input)) input: Input,
-      @Res({ passthrough: true }) response: Response,
-    ): Promise<Input & Kept> {
+    async create(@Body(inputPipe(Input)) input: object, @Res({ passthrough: true }) response: Response): Promise<Kept> {
       return tagged(await this.store.create(input), response);
     }
 
@@ -53,9 +65,9 @@ export function recordController<Input extends object>(Input: Type<Input>): Type
     async update(
       @Param('id', ID) id: string,
       @Headers('if-match') ifMatch: string | undefined,
-      @Body(inputPipe(Input)) input: Input,
+      @Body(inputPipe(Input)) input: object,
       @Res({ passthrough: true }) response: Response,
-    ): Promise<Input & Kept> {
+    ): Promise<Kept> {
       return tagged(await this.store.update(id, versionFrom(ifMatch), input), response);
     }
 
@@ -65,7 +77,7 @@ export function recordController<Input extends object>(Input: Type<Input>): Type
       @Param('id', ID) id: string,
       @Headers('if-match') ifMatch: string | undefined,
       @Res({ passthrough: true }) response: Response,
-    ): Promise<Input & Kept> {
+    ): Promise<Kept> {
       return tagged(await this.store.remove(id, versionFrom(ifMatch)), response);
     }
 
@@ -76,15 +88,11 @@ export function recordController<Input extends object>(Input: Type<Input>): Type
       @Param('id', ID) id: string,
       @Headers('if-match') ifMatch: string | undefined,
       @Res({ passthrough: true }) response: Response,
-    ): Promise<Input & Kept> {
+    ): Promise<Kept> {
       return tagged(await this.store.restore(id, versionFrom(ifMatch)), response);
     }
   }
   return Routes;
-}
-
-export interface RecordRoutes<Input extends object> {
-  list(query: ListQueryDto): Promise<Page<Input & Kept>>;
 }
 
 function tagged<T extends Kept>(record: T, response: Response): T {

@@ -1,0 +1,23 @@
+import { AttachmentInput } from './attachment.js';
+import { ClaimInput } from './claim.js';
+import { JarTestInput } from './jarTest.js';
+import type { InputOf, RecordKind } from './kinds.js';
+import { LoggerInput } from './logger.js';
+import { PlotInput } from './plot.js';
+import { ProductInput } from './product.js';
+import { RecipeInput } from './recipe.js';
+import { KeptFilterInput } from './shelfFilter.js';
+import { SoilReportInput } from './soil.js';
+
+/** The class each kind's input is checked by; apart from the registry, so that a page that checks nothing need not fetch them. */
+export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } = {
+  plot: PlotInput,
+  product: ProductInput,
+  soil: SoilReportInput,
+  jar: JarTestInput,
+  logger: LoggerInput,
+  recipe: RecipeInput,
+  claim: ClaimInput,
+  attachment: AttachmentInput,
+  filter: KeptFilterInput,
+};

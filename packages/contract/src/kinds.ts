@@ -1,0 +1,114 @@
+import type { AttachmentInput } from './attachment.js';
+import type { ClaimInput } from './claim.js';
+import type { JarTestInput } from './jarTest.js';
+import type { LoggerInput } from './logger.js';
+import type { PlotInput } from './plot.js';
+import type { ProductInput } from './product.js';
+import type { RecipeInput } from './recipe.js';
+import type { KeptFilterInput } from './shelfFilter.js';
+import type { SoilReportInput } from './soil.js';
+
+/** A field that names another record; `*` stands for every entry of a list. */
+export interface Reference {
+  readonly at: string;
+  readonly to: string;
+}
+
+/** What everything that treats records alike has to know of a kind. */
+export interface KindOfRecord {
+  /** Its list in the workspace file. */
+  readonly list: string;
+  /** Its part of the address, below `/api/v1/`. */
+  readonly path: string;
+  /** What a person calls one of them; several are called so with an s. */
+  readonly word: string;
+  /** What its lists are sorted by before the id: a field that is never missing. */
+  readonly sort: string;
+  /** What it refers to. By a reference that is a field of its own its lists can be asked for, under the name of the other kind. */
+  readonly refers: readonly Reference[];
+  /** The day its lists can be asked from and to; sorted by it where they are. */
+  readonly day?: string;
+}
+
+/** A kind whose records are made from an input of this type. */
+const of =
+  <Input extends object>() =>
+  <const Kind extends KindOfRecord>(kind: Kind): Kind & { readonly input?: Input } =>
+    kind;
+
+const ofPlot = { at: 'plotId', to: 'plot' } as const;
+const ofProduct = { at: 'productId', to: 'product' } as const;
+
+/**
+ * Every kind of record, in the order in which a file must be read, since later ones refer to earlier ones. Routes and their description, the web's
+ * own types, the workspace file and its schema, the words of the book and the tests that throw rubbish at every field derive from it.
+ */
+export const KINDS = {
+  plot: of<PlotInput>()({ list: 'plots', path: 'plots', word: 'plot', sort: 'name', refers: [] }),
+  product: of<ProductInput>()({ list: 'products', path: 'products', word: 'bag', sort: 'name', refers: [] }),
+  soil: of<SoilReportInput>()({
+    list: 'soilReports',
+    path: 'soil-reports',
+    word: 'soil report',
+    sort: 'sampledOn',
+    day: 'sampledOn',
+    refers: [ofPlot],
+  }),
+  jar: of<JarTestInput>()({ list: 'jarTests', path: 'jar-tests', word: 'jar test', sort: 'name', refers: [ofPlot] }),
+  logger: of<LoggerInput>()({
+    list: 'loggers',
+    path: 'loggers',
+    word: 'log',
+    sort: 'from',
+    day: 'from',
+    refers: [ofPlot],
+  }),
+  recipe: of<RecipeInput>()({
+    list: 'recipes',
+    path: 'recipes',
+    word: 'recipe',
+    sort: 'name',
+    refers: [{ at: 'parts.*.productId', to: 'product' }],
+  }),
+  claim: of<ClaimInput>()({ list: 'claims', path: 'claims', word: 'claim', sort: 'statement', refers: [ofProduct] }),
+  attachment: of<AttachmentInput>()({
+    list: 'attachments',
+    path: 'attachments',
+    word: 'attachment',
+    sort: 'name',
+    refers: [ofProduct],
+  }),
+  filter: of<KeptFilterInput>()({
+    list: 'shelfFilters',
+    path: 'shelf-filters',
+    word: 'filter',
+    sort: 'name',
+    refers: [],
+  }),
+} as const;
+
+export type RecordKind = keyof typeof KINDS;
+export type InputOf<K extends RecordKind> = NonNullable<(typeof KINDS)[K]['input']>;
+export type WorkspaceList = (typeof KINDS)[RecordKind]['list'];
+
+export const RECORD_KINDS = Object.keys(KINDS) as readonly RecordKind[];
+/** A kind by its plain description. */
+export const kindOf = (kind: RecordKind): KindOfRecord => KINDS[kind];
+
+/** So many of a kind, in words. @example countWords('claim', 2) // '2 claims' */
+export const countWords = (kind: RecordKind, count: number): string =>
+  `${count} ${KINDS[kind].word}${count === 1 ? '' : 's'}`;
+
+/** What lists of a kind can be asked by: the other kind's name, and the field that names it. */
+export const parentsOf = (kind: RecordKind): readonly Reference[] =>
+  kindOf(kind).refers.filter(({ at }) => !at.includes('*'));
+
+/** The values at a reference's place in an input, with `*` standing for every entry of a list. */
+export function referencesAt(input: unknown, at: string): readonly string[] {
+  const [step = '', ...rest] = at.split('.');
+  if (step === '') return typeof input === 'string' ? [input] : [];
+  if (step === '*') return Array.isArray(input) ? input.flatMap((entry) => referencesAt(entry, rest.join('.'))) : [];
+  return typeof input === 'object' && input !== null
+    ? referencesAt((input as Readonly<Record<string, unknown>>)[step], rest.join('.'))
+    : [];
+}
