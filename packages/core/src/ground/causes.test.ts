@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { CAUSES, CHECK_COSTS, IMMOBILE_NUTRIENTS, MOBILE_NUTRIENTS, SIGNS, sortCauses } from './causes.js';
+import type { Nutrient } from '../nutrient/index.js';
+import { CAUSES, CHECK_COSTS, SIGNS, sortCauses } from './causes.js';
 
 const names = (...signs: string[]): string[] => sortCauses(signs).map((s) => s.cause.name);
 
@@ -37,14 +38,17 @@ test('among equal costs the one that explains more comes first', () => {
     names('wilting', 'old-edges', 'stunted').indexOf('roots eaten, cut or pot-bound'),
   );
 });
+/** Nutrients a plant can move from old leaves to new ones; shortage of the others shows on new growth. */
+const MOBILE: readonly Nutrient[] = ['N', 'P', 'K', 'Mg'];
+const IMMOBILE: readonly Nutrient[] = ['Ca', 'S', 'Fe', 'Mn', 'B', 'Zn', 'Cu'];
 test('shortages of mobile nutrients show on old leaves, of immobile ones on new growth', () => {
   for (const c of CAUSES.filter((x) => x.kind === 'shortage')) {
     const element = c.nutrient!;
     const places = c.signs.map((s) => SIGNS.find((x) => x.key === s)!.place);
-    expect([element, places.includes('oldLeaves')]).toEqual([element, MOBILE_NUTRIENTS.includes(element)]);
+    expect([element, places.includes('oldLeaves')]).toEqual([element, MOBILE.includes(element)]);
     expect([element, places.some((p) => p === 'newLeaves' || p === 'fruitAndTips')]).toEqual([
       element,
-      IMMOBILE_NUTRIENTS.includes(element),
+      IMMOBILE.includes(element),
     ]);
   }
 });

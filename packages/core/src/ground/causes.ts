@@ -10,10 +10,6 @@ export const SIGN_PLACE_NAMES: Readonly<Record<SignPlace, string>> = {
   fruitAndTips: 'On fruit and growing tips',
 };
 
-/** Nutrients a plant can move from old leaves to new ones; shortage of the others shows on new growth. */
-export const MOBILE_NUTRIENTS: readonly Nutrient[] = ['N', 'P', 'K', 'Mg'];
-export const IMMOBILE_NUTRIENTS: readonly Nutrient[] = ['Ca', 'S', 'Fe', 'Mn', 'B', 'Zn', 'Cu'];
-
 export interface Sign {
   readonly key: string;
   readonly name: string;

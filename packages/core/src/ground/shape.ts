@@ -140,9 +140,3 @@ export const mediumVolume = (shape: Shape): Figure | undefined =>
         measured('containers', shape.count, ''),
       ])
     : undefined;
-
-/** "A 2-foot ring" is two feet across or two feet out: four times the area. @returns both readings as radii, in m */
-export const ringReadings = (saidM: number): { readonly across: number; readonly out: number } => ({
-  across: saidM / 2,
-  out: saidM,
-});

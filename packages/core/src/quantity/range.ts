@@ -10,9 +10,6 @@ export const exact = (value: number): Range => ({ low: value, mid: value, high: 
 
 export const isExact = (r: Range): boolean => r.low === r.high;
 
-export const isFiniteRange = (r: Range): boolean =>
-  Number.isFinite(r.low) && Number.isFinite(r.mid) && Number.isFinite(r.high);
-
 /** Whether two ranges share any value. Ranges that overlap are a tie: neither is shown as the winner. */
 export const overlap = (a: Range, b: Range): boolean => a.low <= b.high && b.low <= a.high;
 

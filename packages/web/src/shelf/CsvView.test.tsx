@@ -26,7 +26,7 @@ function serverSays(report: Partial<CsvReport>, status = 200): void {
       ...(url.searchParams.has('currency') ? { currency: url.searchParams.get('currency') ?? '' } : {}),
     });
     const body = url.pathname.endsWith('/undo')
-      ? { takenOut: 2, changedSince: 1 }
+      ? { operation: '', undone: 2, changedSince: 1 }
       : {
           rows: 3,
           good: 3,
