@@ -10,6 +10,7 @@ export * from './shelfFilter.js';
 export * from './claim.js';
 export * from './kinds.js';
 export * from './kindInputs.js';
+export * from './ledger.js';
 export * from './operation.js';
 export * from './records.js';
 export { Day } from './decorators.js';

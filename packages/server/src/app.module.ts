@@ -7,6 +7,7 @@ import { BookModule } from './book/book.module.js';
 import { CommonModule } from './common/common.module.js';
 import { GroundModule } from './ground/ground.module.js';
 import { HealthModule } from './health/health.module.js';
+import { LedgersModule } from './ledgers/ledgers.module.js';
 import { RecordsModule } from './records/records.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 import { ormConfig } from './database/orm.js';
@@ -35,6 +36,7 @@ export class AppModule {
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
         ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_PER_MINUTE }]),
         CommonModule,
+        LedgersModule,
         RecordsModule,
         GroundModule,
         ShelfModule,

@@ -8,10 +8,12 @@ import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
+import { migrate } from './database/orm.js';
 import { fewEnough, shallowOnly } from './common/depth.js';
 import { ownPagesOnly } from './common/origin.js';
 import { servePages } from './common/pages.js';
 import { serveOpenApi } from './common/openapi.js';
+import { takeLedgerFromAddress, withinLedger } from './ledgers/ledgerOfRequest.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import type { Config } from './config.js';
 
@@ -30,6 +32,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   });
   app.useLogger(app.get(Logger));
   app.use(ownPagesOnly(config.publicOrigin));
+  app.use(takeLedgerFromAddress);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -50,9 +53,10 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT, verify: fewEnough }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.use(shallowOnly);
+  app.use(withinLedger(app));
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
-  await app.get(MikroORM).getMigrator().up();
+  await migrate(app.get(MikroORM));
   serveOpenApi(app);
   app.enableShutdownHooks();
   // A sender or reader that falls silent for two minutes is let go.

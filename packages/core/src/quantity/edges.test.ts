@@ -3,7 +3,9 @@ import { formatFixed, formatGiven, formatNumber, formatTrimmed, formatGivenRange
 import { addMoney, formatMoney, money, moneyValue, scaleMoney } from './money.js';
 import { decimalMarkIn, parseNumber, typedNumber, writtenPlainly } from './parseNumber.js';
 import { parseQuantity, parseQuantityRange } from './parseQuantity.js';
-import { parseRate, rateRange } from './rate.js';
+import { parseRate, rateBasis, rateFactor, rateRange } from './rate.js';
+import { findUnit, unitOf } from './units.js';
+import { capital } from './words.js';
 
 test.each([
   [undefined, '–'],
@@ -250,3 +252,65 @@ test('the order of day and month is told by dates that can be read one way only'
   ]).toEqual([undefined, undefined, '2026-12-04', undefined, undefined, '2026-05-05', '2026-05-05']);
   expect(parseDay(' tomorrow ')).toEqual({ ok: false, reason: 'Read "tomorrow", expected a day such as 14 Mar 2026.' });
 });
+
+test.each([
+  ['gal (US)', 'US gal'],
+  ['gal (U.S.)', 'US gal'],
+  ['gal (USA)', 'US gal'],
+  ['gal (UK)', 'imp gal'],
+  ['gal (imp)', 'imp gal'],
+  ['gal (imp.)', 'imp gal'],
+  ['gal (imperial)', 'imp gal'],
+  ['tbsp (AU)', 'AU tbsp'],
+  ['tbsp (Australian)', 'AU tbsp'],
+  ['cup (metric)', 'metric cup'],
+  ['uk fl oz', 'imp fl oz'],
+  ['  Square  feet ', 'ft²'],
+  ['sq. m', 'm²'],
+  ['lb.', 'lb'],
+  ['furlong', undefined],
+  ['gal', undefined],
+])('the unit %j is %s', (word, symbol) => expect(findUnit(word)?.symbol).toBe(symbol));
+test('a unit that is not in the table is refused by its symbol', () =>
+  expect(() => unitOf('furlong')).toThrow('No unit is called "furlong".'));
+test('measures that differ by country are asked about wherever they stand', () => {
+  const which = (text: string): readonly string[] | undefined => {
+    const read = parseQuantity(text, 'volume');
+    return read.ok ? undefined : read.which;
+  };
+  expect(which('2 cups')).toEqual(['US cup', 'metric cup']);
+  expect(which('1 L 2 cups')).toEqual(['US cup', 'metric cup']);
+  expect(which('1 L 2 spoons')).toBeUndefined();
+  expect(which(' 2  cups ')).toEqual(['US cup', 'metric cup']);
+  expect(parseQuantity('2 cups', 'volume')).toMatchObject({
+    reason: '"cups" differs by country: say US cup or metric cup.',
+  });
+  expect(parseQuantity('2 T', 'mass')).toMatchObject({
+    reason: expect.stringMatching(/^"T" is not the same weight to everybody: say /),
+  });
+  expect(parseQuantityRange('3 to 2 cups', 'volume')).toMatchObject({ which: ['US cup', 'metric cup'] });
+  expect(parseQuantityRange('1 cup to 2 L', 'volume')).toMatchObject({ ok: false, which: ['US cup', 'metric cup'] });
+});
+test('what is refused is told in its own words, without the blanks around it', () => {
+  expect(parseRate(`   ${'x'.repeat(50)}   `)).toMatchObject({
+    reason: expect.stringMatching(/^Read "x{40}", expected a rate/),
+  });
+  expect(parseRate('  5 spoons  per  m²')).toMatchObject({
+    reason: expect.stringMatching(/^Read "5 spoons", expected a weight or a volume/),
+  });
+  expect(parseRate('5 g per   furlong  ')).toMatchObject({
+    reason: expect.stringMatching(/^Read "furlong" behind the stroke/),
+  });
+  expect(parseQuantity('   ', 'mass')).toMatchObject({
+    reason: expect.stringMatching(/^Read "", expected a number and a unit/),
+  });
+  expect(parseQuantityRange('  5-2 kg', 'mass')).toMatchObject({
+    reason: expect.stringMatching(/^Read "5-2 kg", expected/),
+  });
+});
+test('a rate told by what is no rate has no basis and no factor', () => {
+  const rate = { amount: 1, unit: 'g', per: { amount: 1, unit: 'furlong' } };
+  expect(() => rateBasis(rate)).toThrow('No rate is told by "furlong".');
+  expect(rateFactor(rate)).toBeNaN();
+});
+test('a name at the start of a sentence', () => expect([capital('urea'), capital('')]).toEqual(['Urea', '']));

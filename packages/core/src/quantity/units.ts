@@ -122,7 +122,7 @@ const AMBIGUOUS_LETTERS: ReadonlyMap<string, readonly string[]> = new Map([
   ['T', ['t', 'US ton']],
 ]);
 
-const COUNTRY = /\s*\(\s*(us|u\.s\.|usa|metric|imp|imperial|uk|au|australian)\s*\)$/i;
+const COUNTRY = /\s*\(\s*(u\.?s\.?(?:a\.?)?|metric|imp\.?|imperial|u\.?k\.?|au|australian)\s*\)$/i;
 /** A unit word as it is looked up: no full stops, a country in brackets in front. @example unitWord('gal (US)') // 'US gal' */
 function unitWord(typed: string): string {
   const [bracket, country = ''] = COUNTRY.exec(typed) ?? [];

@@ -1,4 +1,4 @@
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import {
   KIND_INPUTS,
   validateInput,
@@ -73,7 +73,7 @@ async function placed<T>(path: string, work: () => Promise<T>): Promise<T> {
   } catch (error) {
     if (!(error instanceof ProblemException)) throw error;
     const { errors = [{ path: '', message: error.detail }], ...rest } = error.extra;
-    throw new ProblemException(error.code, error.getStatus() as HttpStatus, error.detail, {
+    throw new ProblemException(error.code, error.getStatus(), error.detail, {
       ...rest,
       errors: errors.map((e) => ({ ...e, path: e.path === '' ? path : `${path}.input.${e.path}` })),
     });

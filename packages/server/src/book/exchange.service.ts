@@ -20,6 +20,7 @@ import { ProblemException } from '../common/problems.js';
 import { snapshot } from '../common/snapshot.js';
 import { ownId, withIds } from '../common/ownIds.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { inputOf } from '../records/inputOf.js';
 import { Operations } from '../records/operations.js';
 import type { NewRecord } from '../records/recordStore.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
@@ -235,9 +236,8 @@ export class ExchangeService {
 }
 
 /** What the server adds to an input stays behind, but for the id and whether it was taken out. */
-function exchanged(record: Kept): object {
-  const own = Object.fromEntries(
-    Object.entries(record).filter(([field]) => !['version', 'updatedAt', 'deletedAt'].includes(field)),
-  );
-  return record.deletedAt === null ? own : { ...own, removed: true };
-}
+const exchanged = (record: Kept): object => ({
+  id: record.id,
+  ...inputOf(record),
+  ...(record.deletedAt === null ? {} : { removed: true }),
+});

@@ -217,7 +217,10 @@ const OTHER = '00000000-0000-4000-8000-0000000000aa';
 test('another workspace takes one’s own file: ids that are held become its own, references follow, twice adds nothing', async () => {
   const scope = t.app.get(WorkspaceScope);
   const orm = t.app.get(MikroORM);
-  await orm.em.fork().getConnection().execute('insert into workspace (id, name) values (?, ?)', [OTHER, 'other']);
+  await orm.em
+    .fork()
+    .getConnection()
+    .execute('insert into workspace (id, name, slug) values (?, ?, ?)', [OTHER, 'other', 'other']);
   const { text } = await t.http.get('/api/v1/workspace/export').buffer(true);
   const { ExchangeService } = await import('../book/exchange.service.js');
   const exchange = t.app.get(ExchangeService);

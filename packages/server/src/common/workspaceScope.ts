@@ -1,6 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
-import { HOME_WORKSPACE } from './workspace.entity.js';
+import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 
 interface Within {
   readonly id: string;

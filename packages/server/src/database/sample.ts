@@ -1,7 +1,8 @@
 import type { INestApplicationContext } from '@nestjs/common';
-import { EntityManager } from '@mikro-orm/postgresql';
+import { MikroORM, RequestContext } from '@mikro-orm/postgresql';
 import {
   ClaimInput,
+  HOME_LEDGER,
   JarTestInput,
   PlotInput,
   ProductInput,
@@ -17,7 +18,9 @@ import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { ProductStore } from '../shelf/product.store.js';
-import { HOME_WORKSPACE } from '../common/workspace.entity.js';
+import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
+import { LedgersService } from '../ledgers/ledgers.service.js';
+import { alone } from './orm.js';
 import { JournalEntry } from '../book/journal.entity.js';
 
 /** The same door that user input comes through. */
@@ -30,8 +33,17 @@ function checked<T extends object>(Input: new () => T, plain: object): T {
 
 /** Loads the sample scenario into a database nothing was ever written to. @returns whether it did */
 export async function loadSample(app: INestApplicationContext): Promise<boolean> {
-  const em = app.get(EntityManager).fork();
-  if ((await em.count(JournalEntry, { workspace: HOME_WORKSPACE })) > 0) return false;
+  const orm = app.get<MikroORM>(MikroORM);
+  return alone(orm, async () => {
+    const em = orm.em.fork();
+    if ((await em.count(JournalEntry, { workspace: HOME_WORKSPACE })) > 0) return false;
+    await RequestContext.create(orm.em, () => load(app));
+    return true;
+  });
+}
+
+async function load(app: INestApplicationContext): Promise<void> {
+  await app.get(LedgersService).rename(HOME_LEDGER, { name: 'Ashlark Hollow' });
   const [plots, products, recipes, claims] = [
     app.get(PlotStore),
     app.get(ProductStore),
@@ -61,5 +73,4 @@ export async function loadSample(app: INestApplicationContext): Promise<boolean>
         parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })),
       }),
     );
-  return true;
 }

@@ -31,6 +31,8 @@ export interface ListQuery {
 }
 
 const MOST_PER_PAGE = 500;
+/** The version after this one, whichever it is. */
+const ONE_UP: unknown = raw('version + 1');
 /** Records whose inserts travel together. */
 const BATCH = 250;
 
@@ -211,7 +213,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
         await this.rows.update(this.entity, where, {
           deletedAt: action === 'remove' ? at : null,
           updatedAt: at,
-          version: raw('version + 1'),
+          version: ONE_UP,
         });
         await this.journal(
           found.map((row) => ({ ...row, action, before: this.toInput(row), after: this.toInput(row) })),

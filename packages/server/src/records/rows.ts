@@ -31,9 +31,10 @@ export class Rows {
     { orderBy = [], limit, lock }: FindRows = {},
   ): Promise<Row[]> {
     const { className } = this.em.getMetadata().get(table.name);
+    const ctx: unknown = this.em.getTransactionContext();
     const found: object[] = await this.em.getDriver().find<object>(className, this.here(where), {
       orderBy: [...orderBy],
-      ctx: this.em.getTransactionContext(),
+      ctx,
       ...(limit === undefined ? {} : { limit }),
       ...(lock ? { lockMode: LockMode.PESSIMISTIC_WRITE } : {}),
     });

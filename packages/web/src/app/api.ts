@@ -3,13 +3,16 @@ import type { DecimalMark } from '@wheat-ledger/core';
 import { original, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { kindOf, KINDS, RECORD_KINDS } from '@wheat-ledger/contract';
+import { LEDGER, routesOf } from './ledger';
 import type {
   AttachedContent,
+  CopyDone,
   CsvProgress,
   CsvReport,
   ImportReport,
   JournalRecord,
   Kept,
+  Ledger,
   LoggerReport,
   OperationUndone,
   Page,
@@ -22,7 +25,10 @@ import type {
 type AnyRecord = RecordOf<RecordKind>;
 
 const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
+const TAGS = [...ALL_TAGS, 'ledger'] as const;
 const PAGE = 500;
+/** An absolute address lets the same code run where there is no page to be relative to. */
+const ORIGIN = globalThis.location?.origin ?? 'http://127.0.0.1';
 
 export interface Save {
   readonly kind: RecordKind;
@@ -95,9 +101,8 @@ const ifMatch = ({ version }: Pick<Kept, 'version'>): Record<string, string> => 
 /** One API for every kind of record, since the server treats them alike. */
 export const api = createApi({
   reducerPath: 'api',
-  // The absolute address lets the same code run where there is no page to be relative to.
-  baseQuery: fetchBaseQuery({ baseUrl: `${globalThis.location?.origin ?? 'http://127.0.0.1'}/api/v1` }),
-  tagTypes: ALL_TAGS,
+  baseQuery: fetchBaseQuery({ baseUrl: `${ORIGIN}${routesOf(LEDGER)}` }),
+  tagTypes: TAGS,
   endpoints: (build) => ({
     records: build.query<AnyRecord[], Asked>({
       queryFn: async ({ kind, removed = false, of = {} }, _api, _extra, fetch) => {
@@ -166,6 +171,28 @@ export const api = createApi({
         params: leaving ? { leaving: 'yes' } : {},
       }),
       invalidatesTags: [...ALL_TAGS],
+    }),
+    /** The ledgers of this installation. */
+    ledgers: build.query<readonly Ledger[], void>({
+      query: () => `${ORIGIN}/api/v1/ledgers`,
+      providesTags: ['ledger'],
+    }),
+    /** A new ledger, or another name for one. */
+    saveLedger: build.mutation<Ledger, { slug?: string; name: string }>({
+      query: ({ slug, name }) => ({
+        url: `${ORIGIN}/api/v1/ledgers${slug ? `/${slug}` : ''}`,
+        method: slug ? 'PUT' : 'POST',
+        body: { name },
+      }),
+      invalidatesTags: ['ledger'],
+    }),
+    /** Copies a record of this ledger into another one, with what it refers to. */
+    copyTo: build.mutation<CopyDone, { ledger: string; kind: RecordKind; id: string }>({
+      query: ({ ledger, kind, id }) => ({
+        url: `${ORIGIN}${routesOf(ledger)}/copies`,
+        method: 'POST',
+        body: { from: LEDGER, kind, id },
+      }),
     }),
     /** How many records of which kinds speak of one. */
     uses: build.query<readonly Use[], { kind: RecordKind; id: string }>({
@@ -249,6 +276,10 @@ export const api = createApi({
 });
 
 export const {
+  useLedgersQuery,
+  useSaveLedgerMutation,
+  useCopyToMutation,
+  useLazyUsesQuery,
   useSaveMutation,
   useRemoveMutation,
   useRestoreMutation,

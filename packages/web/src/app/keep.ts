@@ -1,4 +1,8 @@
-const PREFIX = 'wheat-ledger.';
+import { HOME_LEDGER } from '@wheat-ledger/contract';
+import { LEDGER } from './ledger';
+
+/** What one ledger's pages keep is not another's. */
+const PREFIX = LEDGER === HOME_LEDGER ? 'wheat-ledger.' : `wheat-ledger.${LEDGER}.`;
 
 /** Something kept in this browser, or undefined when it is not there or cannot be read. */
 export function readKept<T>(key: string): T | undefined {

@@ -1,56 +1,64 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { LEDGER, pagesOf } from './ledger';
 import { Frame } from '../frame/Frame';
 import { NoSuchPage, RouteProblem } from '../frame/RouteProblem';
 
 /** Each stage is loaded when it is opened. */
-export const router = createBrowserRouter([
-  {
-    path: '/',
-    Component: Frame,
-    ErrorBoundary: RouteProblem,
-    HydrateFallback: () => null,
-    children: [
-      { index: true, element: <Navigate to="/shelf" replace /> },
-      {
-        path: 'ground/:id/soil/:reportId',
-        lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }),
-      },
-      {
-        path: 'ground/:id/weather',
-        lazy: async () => ({ Component: (await import('../ground/WeatherView')).WeatherView }),
-      },
-      {
-        path: 'ground/:id/jars',
-        lazy: async () => ({ Component: (await import('../ground/JarTestsView')).JarTestsView }),
-      },
-      { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
-      { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
-      { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
-      { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
-      { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },
-      {
-        path: 'shelf/materials',
-        lazy: async () => ({ Component: (await import('../shelf/LibraryView')).LibraryView }),
-      },
-      { path: 'shelf/kitchen', lazy: async () => ({ Component: (await import('../shelf/KitchenView')).KitchenView }) },
-      {
-        path: 'shelf/:id/elements',
-        lazy: async () => ({ Component: (await import('../shelf/ElementsView')).ElementsView }),
-      },
-      {
-        path: 'shelf/:id/versions',
-        lazy: async () => ({ Component: (await import('../shelf/VersionsView')).VersionsView }),
-      },
-      { path: 'shelf/csv', lazy: async () => ({ Component: (await import('../shelf/CsvView')).CsvView }) },
-      { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).EditProduct }) },
-      { path: 'price', lazy: async () => ({ Component: (await import('../price/PriceView')).PriceView }) },
-      { path: 'release', lazy: async () => ({ Component: (await import('../release/ReleaseView')).ReleaseView }) },
-      { path: 'mix/:id?', lazy: async () => ({ Component: (await import('../mix/MixView')).MixView }) },
-      { path: 'claims', lazy: async () => ({ Component: (await import('../claims/ClaimsView')).ClaimsView }) },
-      { path: 'claims/new', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).NewClaim }) },
-      { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
-      { path: 'book', lazy: async () => ({ Component: (await import('../book/BookView')).BookView }) },
-      { path: '*', Component: NoSuchPage },
-    ],
-  },
-]);
+export const router = createBrowserRouter(
+  [
+    {
+      path: '/',
+      Component: Frame,
+      ErrorBoundary: RouteProblem,
+      HydrateFallback: () => null,
+      children: [
+        { index: true, element: <Navigate to="/shelf" replace /> },
+        {
+          path: 'ground/:id/soil/:reportId',
+          lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }),
+        },
+        {
+          path: 'ground/:id/weather',
+          lazy: async () => ({ Component: (await import('../ground/WeatherView')).WeatherView }),
+        },
+        {
+          path: 'ground/:id/jars',
+          lazy: async () => ({ Component: (await import('../ground/JarTestsView')).JarTestsView }),
+        },
+        { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
+        { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
+        { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
+        { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
+        { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },
+        {
+          path: 'shelf/materials',
+          lazy: async () => ({ Component: (await import('../shelf/LibraryView')).LibraryView }),
+        },
+        {
+          path: 'shelf/kitchen',
+          lazy: async () => ({ Component: (await import('../shelf/KitchenView')).KitchenView }),
+        },
+        {
+          path: 'shelf/:id/elements',
+          lazy: async () => ({ Component: (await import('../shelf/ElementsView')).ElementsView }),
+        },
+        {
+          path: 'shelf/:id/versions',
+          lazy: async () => ({ Component: (await import('../shelf/VersionsView')).VersionsView }),
+        },
+        { path: 'shelf/csv', lazy: async () => ({ Component: (await import('../shelf/CsvView')).CsvView }) },
+        { path: 'shelf/:id', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).EditProduct }) },
+        { path: 'price', lazy: async () => ({ Component: (await import('../price/PriceView')).PriceView }) },
+        { path: 'release', lazy: async () => ({ Component: (await import('../release/ReleaseView')).ReleaseView }) },
+        { path: 'mix/:id?', lazy: async () => ({ Component: (await import('../mix/MixView')).MixView }) },
+        { path: 'claims', lazy: async () => ({ Component: (await import('../claims/ClaimsView')).ClaimsView }) },
+        { path: 'claims/new', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).NewClaim }) },
+        { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
+        { path: 'ledgers', lazy: async () => ({ Component: (await import('../ledgers/LedgersView')).LedgersView }) },
+        { path: 'book', lazy: async () => ({ Component: (await import('../book/BookView')).BookView }) },
+        { path: '*', Component: NoSuchPage },
+      ],
+    },
+  ],
+  { basename: pagesOf(LEDGER) || '/' },
+);

@@ -5,6 +5,7 @@ import { KINDS, type JournalAction, type JournalRecord } from '@wheat-ledger/con
 import { problemOf, useJournalQuery, useUndoMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
+import { LedgersLink } from '../frame/LedgerSwitch';
 import { changesBetween } from './changes';
 import { Exchange } from './Exchange';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -16,7 +17,63 @@ const ACTION_WORDS: Readonly<Record<JournalAction, string>> = {
   remove: 'taken out',
   restore: 'restored',
 };
-function Entry({ entry }: { entry: JournalRecord }) {
+/** What an operation changed, newest first. */
+type Group = readonly [JournalRecord, ...JournalRecord[]];
+
+/** Neighbouring entries of one operation together. */
+function byOperation(entries: readonly JournalRecord[]): readonly Group[] {
+  const groups: [JournalRecord, ...JournalRecord[]][] = [];
+  for (const entry of entries) {
+    const last = groups.at(-1);
+    if (last && last[0].operation === entry.operation) last.push(entry);
+    else groups.push([entry]);
+  }
+  return groups;
+}
+
+const wordsOf = (entry: JournalRecord): string =>
+  `${KINDS[entry.kind].word} ${entry.name} ${ACTION_WORDS[entry.action]}`;
+
+/** One change with what differs; of several changes, what they were for and each in a line. */
+function What({ entries }: { entries: Group }) {
+  const [entry] = entries;
+  const undone = entry.undoes ? ', as an undo' : '';
+  if (entries.length === 1) {
+    const changes = entry.action === 'update' ? changesBetween(entry.before, entry.after) : [];
+    return (
+      <>
+        {KINDS[entry.kind].word} <b>{entry.name}</b> {ACTION_WORDS[entry.action]}
+        {undone}
+        {changes.length > 0 && (
+          <ul className="text-[0.875rem] text-faint">
+            {changes.map((c) => (
+              <li key={c.path}>
+                {c.path}: {c.before} → {c.after}
+              </li>
+            ))}
+          </ul>
+        )}
+      </>
+    );
+  }
+  return (
+    <>
+      <b className="inline-block first-letter:uppercase">{entry.why || 'several changes'}</b>
+      {undone}: {entries.length} changes
+      <details className="text-[0.875rem] text-faint">
+        <summary className="cursor-pointer">each of them</summary>
+        <ul>
+          {entries.map((e) => (
+            <li key={e.id}>{wordsOf(e)}</li>
+          ))}
+        </ul>
+      </details>
+    </>
+  );
+}
+
+function Entry({ entries }: { entries: Group }) {
+  const [entry] = entries;
   const [undo, { isLoading }] = useUndoMutation();
   const dispatch = useAppDispatch();
   const takeBack = async (): Promise<void> => {
@@ -28,22 +85,11 @@ function Entry({ entry }: { entry: JournalRecord }) {
       }),
     );
   };
-  const changes = entry.action === 'update' ? changesBetween(entry.before, entry.after) : [];
   return (
     <tr>
       <td className="whitespace-nowrap text-faint">{format(new Date(entry.at), 'd MMM yyyy, HH:mm')}</td>
       <th scope="row">
-        {KINDS[entry.kind].word} <b>{entry.name}</b> {ACTION_WORDS[entry.action]}
-        {entry.undoes && ', as an undo'}
-        {changes.length > 0 && (
-          <ul className="text-[0.875rem] text-faint">
-            {changes.map((c) => (
-              <li key={c.path}>
-                {c.path}: {c.before} → {c.after}
-              </li>
-            ))}
-          </ul>
-        )}
+        <What entries={entries} />
       </th>
       <td className="text-faint">{entry.who}</td>
       <td className="num no-print">
@@ -55,10 +101,10 @@ function Entry({ entry }: { entry: JournalRecord }) {
             onClick={() => void takeBack()}
           >
             <Undo2 size={14} aria-hidden="true" />
-            Undo
+            {entry.undoes ? 'Redo' : 'Undo'}
             <span className="sr-only">
               {' '}
-              {ACTION_WORDS[entry.action]} {entry.name}
+              {entries.length === 1 ? `${ACTION_WORDS[entry.action]} ${entry.name}` : entry.why}
             </span>
           </button>
         )}
@@ -67,7 +113,7 @@ function Entry({ entry }: { entry: JournalRecord }) {
   );
 }
 
-/** Every change, newest first; the latest change of each record can be undone. */
+/** Every change, newest first, together what was done for one reason; what nothing was built on can be undone, and an undo done again. */
 export function BookView() {
   const [before, setBefore] = useState<string>();
   const { data, isLoading, error, refetch } = useJournalQuery(before ? { before } : {});
@@ -99,8 +145,8 @@ export function BookView() {
               </tr>
             </thead>
             <tbody>
-              {data.items.map((entry) => (
-                <Entry key={entry.id} entry={entry} />
+              {byOperation(data.items).map((entries) => (
+                <Entry key={entries[0].id} entries={entries} />
               ))}
             </tbody>
           </table>
@@ -119,6 +165,11 @@ export function BookView() {
         )}
       </div>
       <MarginNotes>
+        <MarginNote title="Several gardens">
+          <p>
+            Books for several gardens, or several people, are kept in ledgers of their own. <LedgersLink />.
+          </p>
+        </MarginNote>
         <MarginNote title="Nothing is lost">
           <p>
             Every change is written here in the same breath as the change itself, and no entry is ever altered. An undo

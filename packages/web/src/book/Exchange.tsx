@@ -2,6 +2,7 @@ import { useId, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
 import { countWords, KINDS, RECORD_KINDS, type ImportReport } from '@wheat-ledger/contract';
 import { problemOf, useImportWorkspaceMutation } from '../app/api';
+import { dataAt } from '../app/ledger';
 import { Remark } from '../ui/Sheet';
 import { TakeBack } from '../ui/TakeBack';
 
@@ -101,7 +102,7 @@ export function Exchange() {
   return (
     <section className="no-print mb-6">
       <div className="flex flex-wrap items-center gap-3">
-        <a href="/api/v1/workspace/export" download className="action">
+        <a href={dataAt('workspace/export')} download className="action">
           <Download size={16} aria-hidden="true" />
           Export everything
         </a>
@@ -122,7 +123,7 @@ export function Exchange() {
         </label>
         <span className="text-sm text-faint">
           One open JSON file, described by{' '}
-          <a className="plain" href="/api/v1/workspace/schema">
+          <a className="plain" href={dataAt('workspace/schema')}>
             its schema
           </a>
           . Nothing is written until you say so.

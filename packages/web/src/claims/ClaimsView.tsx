@@ -13,13 +13,17 @@ import { verdictInk } from './verdictInk';
 export function ClaimsView() {
   const { records, isLoading } = useRecords('claim');
   const { shelf, isLoading: shelfLoading } = useShelf();
+  // A bag that was taken off the shelf is still called by its name.
+  const someGone = records.some((r) => !shelf.some((s) => s.record.id === r.productId));
+  const { records: gone } = useRecords('product', someGone && !shelfLoading ? { removed: true } : { skip: true });
   const rows = useMemo(
     () =>
       records.map((record) => {
         const product = shelf.find((s) => s.record.id === record.productId)?.product;
-        return { record, product, judgement: product && judge(toClaim(record, product)) };
+        const lost = gone.find((g) => g.id === record.productId)?.name;
+        return { record, product, lost, judgement: product && judge(toClaim(record, product)) };
       }),
-    [records, shelf],
+    [records, shelf, gone],
   );
   if (isLoading || shelfLoading) return <Loading what="the claims" />;
   return (
@@ -39,7 +43,7 @@ export function ClaimsView() {
         </Empty>
       ) : (
         <ul>
-          {rows.map(({ record, product, judgement }) => (
+          {rows.map(({ record, product, lost, judgement }) => (
             <li key={record.id} className="border-b border-rule py-3">
               <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 sm:flex-nowrap">
                 <div className="min-w-0 flex-1">
@@ -49,7 +53,9 @@ export function ClaimsView() {
                     </Link>
                   </h2>
                   <p className="text-faint">
-                    {record.saidBy || 'nobody named'}, of {product?.name ?? 'a bag no longer on the shelf'}
+                    {record.saidBy || 'nobody named'}, of{' '}
+                    {product?.name ??
+                      (lost ? `${lost}, which was taken off the shelf` : 'a bag no longer on the shelf')}
                   </p>
                 </div>
                 <div className="shrink-0 sm:w-56">

@@ -70,7 +70,7 @@ test('an empty bench says how it is filled', async () => {
 
 const entry = (id: string, given: Partial<JournalRecord> = {}): JournalRecord => ({
   id,
-  operation: '00000000-0000-4000-8000-0000000000e1',
+  operation: `00000000-0000-4000-8000-0000000000e${id}`,
   why: '',
   at: '2026-02-20T10:00:00.000Z',
   who: 'gardener',
@@ -89,7 +89,16 @@ test('the book tells what changed, and offers to take back only a record’s lat
     journal: [entry('2', { undoable: true, undoes: '1' }), entry('1'), entry('0', { action: 'create', before: null })],
   });
   const rows = [...document.querySelectorAll('[data-testid=journal] tbody tr')].map((r) => r.textContent ?? '');
-  expect(rows[0]).toMatch(/bag Urea changed, as an undo.*grade: 45-0-0 → 46-0-0.*Undo/);
-  expect(rows.map((r) => /Undo changed/.test(r))).toEqual([true, false, false]);
+  expect(rows[0]).toMatch(/bag Urea changed, as an undo.*grade: 45-0-0 → 46-0-0.*Redo/);
+  expect(rows.map((r) => /(Undo|Redo) changed/.test(r))).toEqual([true, false, false]);
   expect(rows[2]).toMatch(/bag Urea added/);
+});
+test('what was done for one reason stands together in the book, with its reason and one undo', async () => {
+  const operation = '00000000-0000-4000-8000-0000000000ff';
+  const part = (id: string, name: string): JournalRecord =>
+    entry(id, { operation, why: 'import of a CSV file', name, action: 'create', before: null, undoable: true });
+  await show(<BookView />, { journal: [part('3', 'Two'), part('2', 'One'), entry('1')] });
+  const rows = [...document.querySelectorAll('[data-testid=journal] tbody tr')].map((r) => r.textContent ?? '');
+  expect(rows).toHaveLength(2);
+  expect(rows[0]).toMatch(/import of a CSV file: 2 changes.*bag Two added.*bag One added.*Undo import of a CSV file/);
 });

@@ -5,6 +5,7 @@ import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@w
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
+import { LedgerSwitch } from './LedgerSwitch';
 import { FindField, UnitsButton } from './OnDemand';
 
 const { changed } = settingsSlice.actions;
@@ -25,6 +26,7 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
         <span className="hidden xl:inline">Wheat Ledger</span>
         <span className="sr-only xl:hidden">Wheat Ledger</span>
       </Link>
+      <LedgerSwitch />
       {plot && crop ? (
         <>
           <select

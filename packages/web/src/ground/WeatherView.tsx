@@ -19,6 +19,7 @@ import {
   type Site,
 } from '@wheat-ledger/core';
 import { problemOf, useRecords, useTakeLogMutation } from '../app/api';
+import { dataAt } from '../app/ledger';
 import { ofPlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -256,7 +257,8 @@ function PlotWeather({ plot }: { plot: PlotRecord }) {
         <MarginNote title="A logger’s own door">
           <p>A logger or station on this machine can send its CSV by itself:</p>
           <pre className="text-[0.8125rem] break-all whitespace-pre-wrap">
-            POST /api/v1/plots/{plot.id}/log{'\n'}Content-Type: text/csv
+            POST {dataAt(`plots/${plot.id}/log`)}
+            {'\n'}Content-Type: text/csv
           </pre>
           <p>
             It needs a date column and one of soil °C, air °C, rain mm, irrigation mm or ET mm. °F and inches are

@@ -11,6 +11,7 @@ import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { CopyTo } from '../ui/CopyTo';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { CheckParts } from './CheckParts';
@@ -60,14 +61,17 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
       )}
       actions={
         record && (
-          <button
-            type="button"
-            className="action ml-auto"
-            onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
-          >
-            <Trash2 size={16} aria-hidden="true" />
-            Take this recipe out
-          </button>
+          <>
+            <CopyTo kind="recipe" id={record.id} />
+            <button
+              type="button"
+              className="action ml-auto"
+              onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+              Take this recipe out
+            </button>
+          </>
         )
       }
     >

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { FileText, Paperclip, Trash2 } from 'lucide-react';
 import { ATTACHMENT_TYPES, MOST_ATTACHMENT_BYTES, type AttachmentRecord } from '@wheat-ledger/contract';
 import { problemOf, useKeepContentMutation, useRecords, useRemoveMutation, useSaveMutation } from '../app/api';
+import { dataAt } from '../app/ledger';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { FormPart } from '../ui/EditForm';
 import { Remark } from '../ui/Sheet';
 
-const contentOf = (attachment: AttachmentRecord): string => `/api/v1/attachments/${attachment.id}/content`;
+const contentOf = (attachment: AttachmentRecord): string => dataAt(`attachments/${attachment.id}/content`);
 const megabytes = (bytes: number): string =>
   bytes < 1e5 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 

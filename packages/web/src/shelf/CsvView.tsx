@@ -14,6 +14,7 @@ import {
 } from '@wheat-ledger/contract';
 import { ANALYTES, basesOf, type DecimalMark } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
+import { dataAt } from '../app/ledger';
 import { useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -310,7 +311,7 @@ export function CsvView() {
       }
     >
       <div className="flex flex-wrap items-center gap-3">
-        <a className="action" href="/api/v1/shelf/csv" download>
+        <a className="action" href={dataAt('shelf/csv')} download>
           <Download size={16} aria-hidden="true" />
           Export {records.length} bags
         </a>

@@ -16,6 +16,7 @@ import { EditForm, FormPart } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
+import { CopyTo } from '../ui/CopyTo';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { Attachments } from './Attachments';
@@ -117,6 +118,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
             >
               Leave without saving
             </button>
+            {record && <CopyTo kind="product" id={record.id} />}
             {record && (
               <button
                 type="button"

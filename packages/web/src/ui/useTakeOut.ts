@@ -1,23 +1,33 @@
 import { useNavigate } from 'react-router';
-import type { Kept, RecordKind } from '@wheat-ledger/contract';
-import { problemOf, useRemoveMutation } from '../app/api';
+import { countWords, kindOf, RECORD_KINDS, type Kept, type RecordKind, type Use } from '@wheat-ledger/contract';
+import { problemOf, useLazyUsesQuery, useRemoveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 
-/** Takes a record out, says so with an undo, and goes back to where its kind is listed, when that is elsewhere. */
+/** Who still speaks of a record, as a sentence; nothing where nobody does. @example usedWords([{ kind: 'claim', count: 2 }]) // ' 2 claims still speak of it.' */
+export function usedWords(uses: readonly Use[]): string {
+  if (uses.length === 0) return '';
+  const parts = uses.map(({ kind, count }) => countWords(kind, count));
+  const last = parts.pop() ?? '';
+  const several = parts.length > 0 || uses.some((u) => u.count > 1);
+  return ` ${parts.length > 0 ? `${parts.join(', ')} and ` : ''}${last} still ${several ? 'speak' : 'speaks'} of it.`;
+}
+
+const isReferredTo = (kind: RecordKind): boolean =>
+  RECORD_KINDS.some((other) => kindOf(other).refers.some(({ to }) => to === kind));
+
+/** Takes a record out, says so with an undo and with who still speaks of it, and goes back to where its kind is listed, when that is elsewhere. */
 export function useTakeOut(kind: RecordKind, backTo?: string) {
   const [remove] = useRemoveMutation();
+  const [askUses] = useLazyUsesQuery();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   return async (record: Pick<Kept, 'id' | 'version'>, done: string): Promise<void> => {
     const result = await remove({ kind, record });
-    dispatch(
-      deskSlice.actions.noticed(
-        result.error
-          ? { text: problemOf(result.error).detail, recordId: undefined }
-          : { text: done, recordId: record.id },
-      ),
-    );
-    if (!result.error && backTo) void navigate(backTo);
+    if (result.error)
+      return void dispatch(deskSlice.actions.noticed({ text: problemOf(result.error).detail, recordId: undefined }));
+    const { data: uses = [] } = isReferredTo(kind) ? await askUses({ kind, id: record.id }) : {};
+    dispatch(deskSlice.actions.noticed({ text: `${done}${usedWords(uses)}`, recordId: record.id }));
+    if (backTo) void navigate(backTo);
   };
 }

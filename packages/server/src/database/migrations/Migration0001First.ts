@@ -1,6 +1,6 @@
 import { Migration } from '@mikro-orm/migrations';
 import { KEPT } from './kept.js';
-import { HOME_WORKSPACE } from '../../common/workspace.entity.js';
+import { HOME_WORKSPACE } from '../../ledgers/workspace.entity.js';
 
 /** Workspace, plots, products with their analysis figures and offers, recipes, claims and the journal. */
 export class Migration0001First extends Migration {

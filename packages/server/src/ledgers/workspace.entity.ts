@@ -1,6 +1,6 @@
 import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
 
-/** Whose records they are. One for now; every query is scoped by it, so more can be added without a rewrite. */
+/** A ledger: whose records they are. Every row belongs to one. */
 @Entity({ tableName: 'workspace' })
 export class Workspace {
   @PrimaryKey({ type: 'uuid' })
@@ -8,7 +8,11 @@ export class Workspace {
 
   @Property({ type: 'text' })
   name!: string;
+
+  /** Its part of an address; it stays when the name changes, so that links hold. */
+  @Property({ type: 'text' })
+  slug!: string;
 }
 
-/** The workspace the first migration creates. */
+/** The ledger the first migration creates, and that an address without a ledger means. */
 export const HOME_WORKSPACE = '00000000-0000-4000-8000-000000000001';
