@@ -56,6 +56,7 @@ beforeAll(async () => {
     weather: `/ground/${plot}/weather`,
     'jar tests': `/ground/${plot}/jars`,
     book: '/book',
+    ledgers: '/ledgers',
     elements: `/shelf/${id('Hollow Hen Pellets')}/elements`,
     versions: `/shelf/${id('Hollow Hen Pellets')}/versions`,
     'kitchen extracts': '/shelf/kitchen',

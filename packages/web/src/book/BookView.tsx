@@ -172,8 +172,8 @@ export function BookView() {
         </MarginNote>
         <MarginNote title="Nothing is lost">
           <p>
-            Every change is written here in the same breath as the change itself, and no entry is ever altered. An undo
-            is an entry of its own, so it can be undone too.
+            Every change is written here together with the change itself, and no entry is ever altered. An undo is an
+            entry of its own, so it can be undone too.
           </p>
         </MarginNote>
       </MarginNotes>

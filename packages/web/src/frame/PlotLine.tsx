@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
 import { toSite } from '@wheat-ledger/contract';
 import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
+import { useLedgersQuery } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
@@ -18,20 +19,21 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
   const { plot, crop, plots } = usePlot();
   const dispatch = useAppDispatch();
+  // Where there are several ledgers, theirs is the name that matters, and the line has no room for all.
+  const several = (useLedgersQuery().data ?? []).length > 1;
   const warmth = plot && siteSoilTemperature(toSite(plot), plot.plantedOn, 1)[0];
   return (
     <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
       <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">
         <img src="/mark.svg" alt="" width="26" height="26" />
-        <span className="hidden xl:inline">Wheat Ledger</span>
-        <span className="sr-only xl:hidden">Wheat Ledger</span>
+        <span className={several ? 'sr-only' : 'sr-only xl:not-sr-only'}>Wheat Ledger</span>
       </Link>
       <LedgerSwitch />
       {plot && crop ? (
         <>
           <select
             aria-label="Plot"
-            className="field min-w-0 !w-auto flex-1 font-semibold sm:max-w-60 sm:flex-none"
+            className={`field min-w-0 !w-auto flex-1 font-semibold sm:flex-none sm:max-w-60`}
             value={plot.id}
             onChange={(e) => dispatch(changed({ plotId: e.target.value }))}
           >
@@ -48,7 +50,7 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
               {plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]},{' '}
               {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}
             </Chip>
-            <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>
+            {!several && <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>}
           </span>
         </>
       ) : (

@@ -25,7 +25,7 @@ function NameForm({
   };
   return (
     <form onSubmit={(e) => void send(e)} className="flex flex-wrap items-end gap-2">
-      <label className="text-sm text-faint">
+      <label className="flex flex-col text-sm text-faint">
         {label}
         <input className="field !w-64" value={name} autoComplete="off" onChange={(e) => setName(e.target.value)} />
       </label>
@@ -56,7 +56,7 @@ function Row({ ledger }: { ledger: Ledger }) {
         {renaming ? (
           <NameForm label="New name" first={ledger.name} button="Rename" onName={rename} />
         ) : (
-          <a href={`${pagesOf(ledger.slug)}/shelf`} className="font-slab text-lg underline-offset-2 hover:underline">
+          <a href={`${pagesOf(ledger.slug)}/shelf`} className="font-slab text-lg underline underline-offset-2">
             {ledger.name}
           </a>
         )}
