@@ -48,7 +48,7 @@ export const Text = (least: number, most: number, what: string): PropertyDecorat
 export const EachText = (least: number, most: number, what: string): PropertyDecorator => text(least, most, what, true);
 
 const oneOf = (values: readonly string[], what: string, each: boolean): PropertyDecorator =>
-  IsIn([...values], {
+  IsIn(values, {
     each,
     message: `Read "$value", expected ${what}: ${values.slice(0, 12).join(', ')}${values.length > 12 ? ' …' : ''}.`,
   });

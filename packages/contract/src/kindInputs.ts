@@ -3,6 +3,7 @@ import { ClaimInput } from './claim.js';
 import { JarTestInput } from './jarTest.js';
 import type { InputOf, RecordKind } from './kinds.js';
 import { LoggerInput } from './logger.js';
+import { MovementInput } from './movement.js';
 import { PlotInput } from './plot.js';
 import { ProductInput } from './product.js';
 import { RecipeInput } from './recipe.js';
@@ -19,5 +20,6 @@ export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } =
   recipe: RecipeInput,
   claim: ClaimInput,
   attachment: AttachmentInput,
+  movement: MovementInput,
   filter: KeptFilterInput,
 };

@@ -2,6 +2,7 @@ import type { AttachmentInput } from './attachment.js';
 import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
+import type { MovementInput } from './movement.js';
 import type { PlotInput } from './plot.js';
 import type { ProductInput } from './product.js';
 import type { RecipeInput } from './recipe.js';
@@ -76,6 +77,14 @@ export const KINDS = {
     path: 'attachments',
     word: 'attachment',
     sort: 'name',
+    refers: [ofProduct],
+  }),
+  movement: of<MovementInput>()({
+    list: 'stockMovements',
+    path: 'stock-movements',
+    word: 'stock movement',
+    sort: 'on',
+    day: 'on',
     refers: [ofProduct],
   }),
   filter: of<KeptFilterInput>()({

@@ -15,11 +15,24 @@ function directionOf(unit: unknown, rest: object, of = ''): object {
   return { use: '', ...rest, unit: left, per: { amount: Number(count ?? 1), unit: `${right}${of}` } };
 }
 
+/** What was left of a bag stood in the bag; it is a stock movement now. */
+const isAmount = (stock: unknown): stock is { readonly amount: number; readonly unit: string } =>
+  isObject(stock) && typeof stock.amount === 'number' && typeof stock.unit === 'string';
+
+/** The stock an older ledger's file gives with a bag, as the movement it is today; undefined where there is none. */
+export function stockOfToday(productId: string, input: object, on: string): object | undefined {
+  const { stock } = input as { readonly stock?: unknown };
+  return isAmount(stock) && stock.amount !== 0
+    ? { productId, amount: stock.amount, unit: stock.unit, reason: 'counted', on, lot: '', note: '' }
+    : undefined;
+}
+
 /** The one label rate and the one dilution are directions now. What is neither is left where it stands, to be refused by name. */
 function productOfToday(input: object): object {
-  const { labelRate, dilution, ...rest } = input as Readonly<Record<string, unknown>>;
+  const { labelRate, dilution, stock, ...rest } = input as Readonly<Record<string, unknown>>;
   const rates = [labelRate, dilution].filter((rate) => rate !== undefined);
-  if (rates.length === 0 || rates.some((rate) => rate !== null && !isObject(rate))) return input;
+  if (rates.length === 0) return stock === undefined || !isAmount(stock) ? input : rest;
+  if (rates.some((rate) => rate !== null && !isObject(rate))) return input;
   const directions = [
     ...(isObject(labelRate)
       ? [directionOf(labelRate.unit, { amount: labelRate.amount, perYear: labelRate.perYear })]

@@ -153,14 +153,6 @@ export class OrganicInput {
   body!: string;
 }
 
-export class StockInput {
-  @NumberBetween(0, 1e6, 'an amount')
-  amount!: number;
-
-  @OneOf(PACKAGE_UNITS, 'a unit of weight or volume')
-  unit!: string;
-}
-
 export class ProductInput {
   @Text(1, 120, 'a name')
   name!: string;
@@ -228,10 +220,6 @@ export class ProductInput {
   @Maybe()
   @NumberBetween(-400, 250, 'a liming effect')
   limingPer100Kg?: number;
-
-  @Maybe()
-  @Part(() => StockInput, 'a stock')
-  stock?: StockInput;
 
   @Maybe()
   @Text(0, 500, 'a note on storage')

@@ -19,6 +19,7 @@ export type ClaimRecord = RecordOf<'claim'>;
 export type AttachmentRecord = RecordOf<'attachment'>;
 export type JarTestRecord = RecordOf<'jar'>;
 export type LoggerRecord = RecordOf<'logger'>;
+export type MovementRecord = RecordOf<'movement'>;
 export type KeptFilterRecord = RecordOf<'filter'>;
 
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';

@@ -10,11 +10,13 @@ import {
   type Shape,
   type Site,
   type SoilReport,
+  type StockMovement,
   type TemperatureRecord,
 } from '@wheat-ledger/core';
 import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
+import type { MovementInput } from './movement.js';
 import type { PlotInput, ShapeInput, TemperatureInput } from './plot.js';
 import type { SoilReportInput } from './soil.js';
 import type { DeclaredValueInput, DirectionInput, ProductInput } from './product.js';
@@ -97,6 +99,15 @@ export const toClaim = (input: Pick<ClaimInput, 'statement' | 'crop' | 'needs'>,
 });
 
 /** A soil report as the core reads it. */
+/** A stock movement as the core computes with it. */
+export const toMovement = ({ amount, unit, reason, on, lot }: MovementInput): StockMovement => ({
+  amount,
+  unit,
+  reason,
+  on,
+  lot,
+});
+
 export const toSoilReport = ({ sampledOn, depthM, figures }: SoilReportInput): SoilReport => ({
   sampledOn,
   depthM,

@@ -1,10 +1,12 @@
-import type { ClaimInput, RecipeInput } from '@wheat-ledger/contract';
+import type { ClaimInput, MovementInput, RecipeInput } from '@wheat-ledger/contract';
 
 /** A claim or recipe that names its products; the loader turns names into ids. */
 export type NamedClaim = Omit<ClaimInput, 'productId'> & { readonly product: string };
 export type NamedRecipe = Omit<RecipeInput, 'parts'> & {
   readonly parts: readonly { readonly product: string; readonly parts: number }[];
 };
+
+export type NamedMovement = Omit<MovementInput, 'productId'> & { readonly product: string };
 
 export const CLAIMS: readonly NamedClaim[] = [
   {
@@ -60,4 +62,23 @@ export const RECIPES: readonly NamedRecipe[] = [
       { product: 'Quernlow Sulfate of Potash', parts: 1 },
     ],
   },
+];
+
+const moved = (
+  product: string,
+  amount: number,
+  unit: string,
+  reason: MovementInput['reason'],
+  on: string,
+  lot = '',
+): NamedMovement => ({ product, amount, unit, reason, on, lot, note: '' });
+
+/** What came into the shed and went out of it. */
+export const MOVEMENTS: readonly NamedMovement[] = [
+  moved('Larkmere Feather Meal', 20, 'kg', 'bought', '2026-02-20', 'FM 0226'),
+  moved('Larkmere Feather Meal', -3.5, 'kg', 'used', '2026-03-12'),
+  moved('Hollow Hen Pellets', 40, 'kg', 'bought', '2026-02-20'),
+  moved('Hollow Hen Pellets', -1, 'kg', 'spoiled', '2026-03-01'),
+  moved('Ossel Clear Feed', 5, 'L', 'bought', '2026-02-20'),
+  moved('Ossel Clear Feed', -250, 'mL', 'used', '2026-03-18'),
 ];

@@ -122,3 +122,9 @@ export const product = (given: Partial<ProductInput> = {}): ProductInput => ({
   ...given,
 });
 export const ifMatch = (version: number): { 'If-Match': string } => ({ 'If-Match': `"${version}"` });
+
+/** A picture of one grey dot. */
+export const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==',
+  'base64',
+);

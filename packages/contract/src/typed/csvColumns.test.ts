@@ -47,7 +47,6 @@ const PRODUCTS = [
     carbonToNitrogen: 4,
     saltIndex: 3,
     limingPer100Kg: -5.5,
-    stock: { amount: 3, unit: 'kg' },
     storage: 'dry',
   },
   { name: 'Plain', seller: '', form: 'granule', note: '', derivedFrom: [], analysis: [], offers: [] },
@@ -175,4 +174,14 @@ test('a cell that could be two numbers is refused, and settled by the file’s d
       offers: [{ size: 2500, price: { amount: '12.125' } }],
     },
   });
+});
+
+test('what is on hand goes out and comes in beside the bag', () => {
+  const text = { ...productText(PRODUCTS[0]!), stock: '12.5 kg' };
+  const gathered = new CsvColumns();
+  gathered.add(text);
+  const columns = gathered.list();
+  const read = readCsvRow(columns, csvRow(text, columns));
+  expect(read.ok && read.stock).toEqual({ amount: 12.5, unit: 'kg' });
+  expect(read.ok && 'stock' in read.value).toBe(false);
 });

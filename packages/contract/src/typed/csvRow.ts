@@ -20,10 +20,11 @@ import {
   blankOffer,
   blankProduct,
   readProduct,
+  type AmountTyped,
   type LineText,
   type ProductText,
 } from './productText.js';
-import { typedPath } from './reader.js';
+import { given, typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
 function readFrom(text: string): Pick<LineText, 'provenance' | 'source'> {
@@ -80,9 +81,20 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
   labelText: 'label text',
 };
 
+/** A bag with what is on hand of it. */
+interface RowRead {
+  readonly plain: ProductInput;
+  readonly stock?: AmountTyped;
+}
+
 /** A row that was read; what of it does not fit was left out and is told. */
 export type CsvRowRead =
-  | { readonly ok: true; readonly value: ProductInput; readonly leftOut: readonly FieldProblem[] }
+  | {
+      readonly ok: true;
+      readonly value: ProductInput;
+      readonly stock?: AmountTyped;
+      readonly leftOut: readonly FieldProblem[];
+    }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
 /** A row whose bad cells may be left out one after the other; more rounds than this and the row is no bag. */
@@ -111,7 +123,7 @@ export function readCsvRow(
   let left = cells.slice(0, columns.length);
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const read = readWholeRow(columns, left, currency, mark);
-    if (read.ok) return { ok: true, value: read.value, leftOut };
+    if (read.ok) return { ok: true, value: read.value.plain, ...given('stock', read.value.stock), leftOut };
     const bad = new Set(read.problems.map((p) => p.path));
     const held = (some: readonly string[]): number =>
       some.filter((cell, i) => columns[i] && !isName(columns[i]) && cell.trim() !== '').length;
@@ -157,13 +169,13 @@ function readWholeRow(
   cells: readonly string[],
   currency: string,
   mark: DecimalMark | undefined,
-): Validated<ProductInput> {
+): Validated<RowRead> {
   const plain = cells
     .map(unguarded)
     .map((cell, i) => (mark && holdsNumbers(columns[i]) ? writtenPlainly(cell, mark) : cell));
   const text = productFromRow(columns, plain, currency);
   const read = readProduct(text);
-  const refused = (problems: readonly FieldProblem[]): Validated<ProductInput> => ({
+  const refused = (problems: readonly FieldProblem[]): Validated<RowRead> => ({
     ok: false,
     problems: problems.map((p) => ({ ...p, path: headingAt(p.path, text) })),
   });
@@ -173,7 +185,8 @@ function readWholeRow(
   const checked = validateInput(ProductInput, read.plain);
   if (!checked.ok) return refused(asTyped(checked.problems));
   const problems = productProblems(checked.value);
-  return problems.length > 0 ? refused(asTyped(problems)) : checked;
+  if (problems.length > 0) return refused(asTyped(problems));
+  return { ok: true, value: { plain: checked.value, ...given('stock', read.stock) } };
 }
 
 const WORDS: readonly CsvField[] = [

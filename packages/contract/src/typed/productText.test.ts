@@ -52,7 +52,6 @@ const kept: ProductInput = {
   carbonToNitrogen: 12.5,
   saltIndex: 46.1,
   limingPer100Kg: -5.5,
-  stock: { amount: 3.5, unit: 'L' },
   storage: 'frost free',
 };
 

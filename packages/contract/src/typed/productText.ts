@@ -60,6 +60,7 @@ export interface ProductText {
   carbonToNitrogen: string;
   saltIndex: string;
   limingPer100Kg: string;
+  /** What is on hand, in a CSV file; it is kept as a stock movement. */
   stock: string;
   storage: string;
 }
@@ -137,7 +138,7 @@ export const productText = (p: ProductInput): ProductText => ({
   carbonToNitrogen: typedNumber(p.carbonToNitrogen),
   saltIndex: typedNumber(p.saltIndex),
   limingPer100Kg: typedNumber(p.limingPer100Kg),
-  stock: p.stock ? `${typedNumber(p.stock.amount)} ${p.stock.unit}` : '',
+  stock: '',
   storage: p.storage ?? '',
 });
 
@@ -196,8 +197,15 @@ function readDirection(
   return { use: use.trim(), ...rate.rate, ...given('perYear', perYear) };
 }
 
+/** An amount with its unit. */
+export interface AmountTyped {
+  readonly amount: number;
+  readonly unit: string;
+}
+export type ReadProduct = ReadText & { readonly plain: ProductInput; readonly stock?: AmountTyped };
+
 /** Reads typed text into a product; lines left blank are left out, everything else must read. */
-export function readProduct(text: ProductText): ReadText & { readonly plain: ProductInput } {
+export function readProduct(text: ProductText): ReadProduct {
   const read = new Reader();
   const density = whenTyped(text.densityKgPerL, () =>
     read.canonical('densityKgPerL', text.densityKgPerL, 'density', 'kg/L'),
@@ -255,11 +263,11 @@ export function readProduct(text: ProductText): ReadText & { readonly plain: Pro
     ...given('carbonToNitrogen', optional('carbonToNitrogen')),
     ...given('saltIndex', optional('saltIndex')),
     ...given('limingPer100Kg', optional('limingPer100Kg')),
-    ...given('stock', stock && { amount: stock.value, unit: stock.unit.symbol }),
     ...given('storage', text.storage.trim() || undefined),
   };
   return {
     plain,
+    ...given('stock', stock && { amount: stock.value, unit: stock.unit.symbol }),
     problems: read.problems,
     rows: {
       analysis: analysisRows.map(([, i]) => i),

@@ -4,6 +4,7 @@ export * from './product.js';
 export * from './density.js';
 export * from './massFraction.js';
 export * from './nitrogenForms.js';
+export * from './stock.js';
 export * from './supply.js';
 export * from './grade.js';
 export * from './labelChecks.js';

@@ -8,7 +8,9 @@ import {
   KIND_INPUTS,
   KINDS,
   RECORD_KINDS,
+  stockOfToday,
   WORKSPACE_VERSION,
+  WORKSPACE_VERSIONS,
   type AttachmentInput,
   type FieldProblem,
   type ImportReport,
@@ -37,6 +39,19 @@ interface Candidate extends NewRecord<object> {
   readonly list: WorkspaceList;
   readonly path: string;
   readonly id: string;
+}
+
+type Lists = Readonly<Partial<Record<WorkspaceList, unknown>>>;
+
+/** The stock that bags of an older file hold, as movements of today, always under the same ids. */
+function stockOf({ products }: Lists): Lists {
+  const today = new Date().toISOString().slice(0, 10);
+  const moved = (Array.isArray(products) ? (products as readonly unknown[]) : []).flatMap((product) => {
+    const { id } = (product ?? {}) as { readonly id?: unknown };
+    const movement = typeof id === 'string' && UUID.test(id) ? stockOfToday(id, product as object, today) : undefined;
+    return movement && typeof id === 'string' ? [{ id: ownId(id, 'stock'), ...movement }] : [];
+  });
+  return moved.length > 0 ? { stockMovements: moved } : {};
 }
 
 /** Thrown inside the transaction of a trial run to take everything back. */
@@ -197,9 +212,9 @@ export class ExchangeService {
     if (typeof file !== 'object' || file === null || (file as { format?: unknown }).format !== WORKSPACE_FORMAT)
       throw unreadable(`Expected a file whose format is "${WORKSPACE_FORMAT}".`);
     const { version } = file as { version?: unknown };
-    if (version !== WORKSPACE_VERSION)
+    if (!WORKSPACE_VERSIONS.includes(Number(version)))
       throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
-    const lists = file as Readonly<Partial<Record<WorkspaceList, unknown>>>;
+    const lists = { ...stockOf(file as Lists), ...(file as Lists) };
     const problems: FieldProblem[] = [];
     const found = Object.fromEntries(RECORD_KINDS.map((kind) => [KINDS[kind].list, 0])) as Record<
       WorkspaceList,

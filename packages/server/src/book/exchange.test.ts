@@ -140,7 +140,7 @@ test('three bad records are reported, exactly those three, and nothing is writte
 
 test.each([
   ['no workspace', { hello: 'world' }, /Expected a file whose format/],
-  ['another version', { format: 'wheat-ledger.workspace', version: 99 }, /Read version 99, expected 1/],
+  ['another version', { format: 'wheat-ledger.workspace', version: 99 }, /Read version 99, expected 2/],
   [
     'a list that is none',
     { format: 'wheat-ledger.workspace', version: 1, products: 'many' },

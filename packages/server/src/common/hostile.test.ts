@@ -1,4 +1,6 @@
 import {
+  KINDS,
+  RECORD_KINDS,
   toClaim,
   toProduct,
   toSite,
@@ -8,7 +10,7 @@ import {
 } from '@wheat-ledger/contract';
 import { contentCheck, labelChecks, siteSoilTemperature } from '@wheat-ledger/core';
 import { loadSample } from '../database/sample.js';
-import { startApp, type TestApp } from '../../test/app.js';
+import { PNG, startApp, type TestApp } from '../../test/app.js';
 
 let t: TestApp;
 beforeAll(async () => {
@@ -17,16 +19,7 @@ beforeAll(async () => {
 });
 afterAll(() => t.close());
 
-const PATHS = [
-  'plots',
-  'products',
-  'recipes',
-  'claims',
-  'soil-reports',
-  'jar-tests',
-  'loggers',
-  'shelf-filters',
-] as const;
+const PATHS = RECORD_KINDS.map((kind) => KINDS[kind].path);
 /** What may stand where something else belongs. */
 const HOSTILE: readonly unknown[] = [
   null,
@@ -76,6 +69,16 @@ const inputOf = (record: Tree): Tree =>
     Object.entries(record).filter(([key]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(key)),
   );
 
+/** A photo of some bag. */
+async function attachment(): Promise<Tree> {
+  const { body: content } = await t.http
+    .post('/api/v1/attachments/content')
+    .set('Content-Type', 'application/octet-stream')
+    .send(PNG);
+  const { items } = (await t.http.get('/api/v1/products?limit=1')).body as { items: readonly { id: string }[] };
+  return { productId: items[0]?.id, name: 'front.png', ...(content as object) };
+}
+
 /** The fullest record of a kind, so that most fields are met. */
 async function fullest(path: string): Promise<Tree> {
   if (path === 'shelf-filters')
@@ -93,6 +96,7 @@ async function fullest(path: string): Promise<Tree> {
       },
     };
   const { items } = (await t.http.get(`/api/v1/${path}?limit=500`)).body as { items: readonly Tree[] };
+  if (path === 'attachments') return attachment();
   const [most] = items.map(inputOf).sort((a, b) => placesOf(b).length - placesOf(a).length);
   if (!most) throw new Error(`The sample has no ${path}.`);
   return most;

@@ -1,5 +1,6 @@
 import { defineConfig, type MikroORM } from '@mikro-orm/postgresql';
-import { Migrator } from '@mikro-orm/migrations';
+import { Migrator, type Migration } from '@mikro-orm/migrations';
+import type { Type } from '@nestjs/common';
 import { JournalEntry } from '../book/journal.entity.js';
 import { ClaimEntity } from '../claims/claim.entity.js';
 import { Workspace } from '../ledgers/workspace.entity.js';
@@ -16,50 +17,60 @@ import { Migration0007Mend } from './migrations/Migration0007Mend.js';
 import { Migration0008Lines } from './migrations/Migration0008Lines.js';
 import { Migration0009Operations } from './migrations/Migration0009Operations.js';
 import { Migration0010Ledgers } from './migrations/Migration0010Ledgers.js';
+import { Migration0011Stock } from './migrations/Migration0011Stock.js';
 import { Operation } from '../records/operation.entity.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
 import { AttachmentContent, AttachmentEntity } from '../shelf/attachment.entity.js';
+import { MovementEntity } from '../shelf/movement.store.js';
 import { ShelfFilterEntity } from '../shelf/shelfFilter.store.js';
+
+/** Every table's entity. */
+export const ENTITIES: Type<object>[] = [
+  Workspace,
+  Plot,
+  SoilReportEntity,
+  SoilFigureLine,
+  ProductEntity,
+  AnalysisLine,
+  OfferLine,
+  Recipe,
+  RecipePart,
+  ClaimEntity,
+  Operation,
+  MovementEntity,
+  JournalEntry,
+  AttachmentContent,
+  AttachmentEntity,
+  JarTestEntity,
+  LoggerEntity,
+  ShelfFilterEntity,
+];
+
+/** In the order they are made. */
+export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>) => Migration)[] = [
+  Migration0001First,
+  Migration0002Shelf,
+  Migration0003Ground,
+  Migration0004Papers,
+  Migration0005Filters,
+  Migration0006Directions,
+  Migration0007Mend,
+  Migration0008Lines,
+  Migration0009Operations,
+  Migration0010Ledgers,
+  Migration0011Stock,
+];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */
 export const ormConfig = (clientUrl: string) =>
   defineConfig({
     clientUrl,
-    entities: [
-      Workspace,
-      Plot,
-      SoilReportEntity,
-      SoilFigureLine,
-      ProductEntity,
-      AnalysisLine,
-      OfferLine,
-      Recipe,
-      RecipePart,
-      ClaimEntity,
-      Operation,
-      JournalEntry,
-      AttachmentContent,
-      AttachmentEntity,
-      JarTestEntity,
-      LoggerEntity,
-      ShelfFilterEntity,
-    ],
+    entities: [...ENTITIES],
     extensions: [Migrator],
     migrations: {
-      migrationsList: [
-        { name: 'Migration0001First', class: Migration0001First },
-        { name: 'Migration0002Shelf', class: Migration0002Shelf },
-        { name: 'Migration0003Ground', class: Migration0003Ground },
-        { name: 'Migration0004Papers', class: Migration0004Papers },
-        { name: 'Migration0005Filters', class: Migration0005Filters },
-        { name: 'Migration0006Directions', class: Migration0006Directions },
-        { name: 'Migration0007Mend', class: Migration0007Mend },
-        { name: 'Migration0008Lines', class: Migration0008Lines },
-        { name: 'Migration0009Operations', class: Migration0009Operations },
-        { name: 'Migration0010Ledgers', class: Migration0010Ledgers },
-      ],
+      migrationsList: MIGRATIONS.map((migration) => ({ name: migration.name, class: migration })),
       snapshot: false,
       silent: true,
       tableName: 'migration',

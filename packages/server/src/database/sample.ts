@@ -4,19 +4,31 @@ import {
   ClaimInput,
   HOME_LEDGER,
   JarTestInput,
+  MovementInput,
   PlotInput,
   ProductInput,
   RecipeInput,
   SoilReportInput,
   validateInput,
 } from '@wheat-ledger/contract';
-import { CLAIMS, EARLIER_LABELS, JAR_TESTS, LOGS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from '@wheat-ledger/demo';
+import {
+  CLAIMS,
+  EARLIER_LABELS,
+  JAR_TESTS,
+  LOGS,
+  MOVEMENTS,
+  PLOTS,
+  PRODUCTS,
+  RECIPES,
+  SOIL_REPORTS,
+} from '@wheat-ledger/demo';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
 import { LoggerStore } from '../ground/logger.store.js';
 import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
+import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 import { LedgersService } from '../ledgers/ledgers.service.js';
@@ -64,6 +76,8 @@ async function load(app: INestApplicationContext): Promise<void> {
     if (earlier) await products.update(made.id, made.version, checked(ProductInput, product));
     idOf.set(product.name, made.id);
   }
+  for (const { product, ...movement } of MOVEMENTS)
+    await app.get(MovementStore).create(checked(MovementInput, { ...movement, productId: idOf.get(product) }));
   for (const { product, ...claim } of CLAIMS)
     await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
   for (const { parts, ...recipe } of RECIPES)

@@ -8,6 +8,7 @@ import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
+import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { ShelfFilterStore } from '../shelf/shelfFilter.store.js';
 import type { RecordStore } from './recordStore.js';
@@ -25,6 +26,7 @@ export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
   recipe: RecipeStore,
   claim: ClaimStore,
   attachment: AttachmentStore,
+  movement: MovementStore,
   filter: ShelfFilterStore,
 };
 

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import http from 'node:http';
 import { gzipSync } from 'node:zlib';
-import { ask, ifMatch, product, startApp, type TestApp } from '../../test/app.js';
+import { ask, ifMatch, PNG, product, startApp, type TestApp } from '../../test/app.js';
 
 let t: TestApp;
 let productId: string;
@@ -11,11 +11,6 @@ beforeAll(async () => {
 });
 afterAll(() => t.close());
 
-/** A picture of one grey dot. */
-const PNG = Buffer.from(
-  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==',
-  'base64',
-);
 const PDF = Buffer.from('%PDF-1.4\n1 0 obj<</Type/Catalog>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n');
 const keep = (bytes: Buffer, type = 'application/octet-stream') =>
   t.http.post('/api/v1/attachments/content').set('Content-Type', type).send(bytes);

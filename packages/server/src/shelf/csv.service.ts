@@ -12,12 +12,16 @@ import {
   MOST_CSV_COLUMNS,
   productText,
   readCsvRow,
+  toMovement,
+  toProduct,
+  type AmountTyped,
   type CsvColumn,
   type CsvProgress,
   type CsvReport,
   type ProductInput,
+  type ProductText,
 } from '@wheat-ledger/contract';
-import type { DecimalMark } from '@wheat-ledger/core';
+import { stockOnHand, typedNumber, type DecimalMark, type StockMovement } from '@wheat-ledger/core';
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
 import { Gate } from '../common/gate.js';
@@ -25,6 +29,7 @@ import { Operations } from '../records/operations.js';
 import { snapshot } from '../common/snapshot.js';
 import { textOf } from '../common/textUpload.js';
 import { csvRows, unreadable } from './csvText.js';
+import { MovementStore } from './movement.store.js';
 import { ProductStore } from './product.store.js';
 
 /** Nobody is listening any more. */
@@ -60,6 +65,7 @@ export class CsvService {
   constructor(
     private readonly em: EntityManager,
     private readonly products: ProductStore,
+    private readonly movements: MovementStore,
     private readonly operations: Operations,
   ) {}
 
@@ -75,20 +81,52 @@ export class CsvService {
   /** Every bag as a row, after a first run that finds the columns they need together. */
   private async *export(): AsyncGenerator<string> {
     const gathered = new CsvColumns();
-    for await (const product of this.all()) gathered.add(productText(product));
+    for await (const text of this.texts()) gathered.add(text);
     const columns = gathered.list();
     const line = (cells: readonly string[]): string => `${Papa.unparse([[...cells]])}\r\n`;
     yield line(columns.map(headingOf));
-    for await (const product of this.all()) yield line(csvRow(productText(product), columns));
+    for await (const text of this.texts()) yield line(csvRow(text, columns));
   }
 
-  private async *all(): AsyncGenerator<ProductInput> {
+  /** Every bag as typed text, with what is on hand of it. */
+  private async *texts(): AsyncGenerator<ProductText> {
+    const movements = await this.movementsByProduct();
     let after: string | undefined;
     do {
       const page = await this.products.list({ after, limit: PAGE });
-      yield* page.items;
+      for (const record of page.items) {
+        const stock = stockOnHand(toProduct(record, record.id), movements.get(record.id) ?? []);
+        const onHand = stock.kind === 'figure' ? `${typedNumber(stock.figure.value.mid)} ${stock.figure.unit}` : '';
+        yield { ...productText(record), stock: onHand };
+      }
       after = page.next ?? undefined;
     } while (after);
+  }
+
+  private async movementsByProduct(): Promise<ReadonlyMap<string, readonly StockMovement[]>> {
+    const found = new Map<string, StockMovement[]>();
+    let after: string | undefined;
+    do {
+      const page = await this.movements.list({ after, limit: PAGE });
+      for (const record of page.items)
+        found.set(record.productId, [...(found.get(record.productId) ?? []), toMovement(record)]);
+      after = page.next ?? undefined;
+    } while (after);
+    return found;
+  }
+
+  /** Bags of a file, each with what is on hand of it as a count. */
+  private async write(rows: readonly { readonly value: ProductInput; readonly stock?: AmountTyped }[]): Promise<void> {
+    const made = rows.map(({ value: input, stock }) => ({ id: randomUUID(), input, stock }));
+    await this.products.createMany(made);
+    const on = new Date().toISOString().slice(0, 10);
+    await this.movements.createMany(
+      made.flatMap(({ id, stock }) =>
+        stock && stock.amount > 0
+          ? [{ input: { productId: id, ...stock, reason: 'counted' as const, on, lot: '', note: '' } }]
+          : [],
+      ),
+    );
   }
 
   /**
@@ -127,13 +165,13 @@ export class CsvService {
           row,
           read: readCsvRow(columns, cells, upload.currency, upload.decimal),
         }));
-        const good = read.flatMap(({ read: r }) => (r.ok ? [{ input: r.value }] : []));
+        const good = read.flatMap(({ read: r }) => (r.ok ? [r] : []));
         const told = read.flatMap(({ row, read: r }) => {
           const problems = r.ok ? r.leftOut : r.problems;
           const words = problems.map((p) => `${p.path}: ${p.message}`).join(' ');
           return problems.length === 0 ? [] : [{ row, message: r.ok ? `Without ${words}` : words }];
         });
-        if (upload.write) await this.products.createMany(good);
+        if (upload.write) await this.write(good);
         report.rows += some.length;
         report.good += good.length;
         report.partly += read.filter(({ read: r }) => r.ok && r.leftOut.length > 0).length;

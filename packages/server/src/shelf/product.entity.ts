@@ -1,5 +1,5 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
-import type { DirectionInput, LongevityInput, OrganicInput, StockInput } from '@wheat-ledger/contract';
+import type { DirectionInput, LongevityInput, OrganicInput } from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../records/stored.entity.js';
 
@@ -46,9 +46,6 @@ export class ProductEntity extends Stored {
 
   @Property({ type: 'double', fieldName: 'liming_per_100_kg', nullable: true })
   limingPer100Kg: number | null = null;
-
-  @Property({ type: 'json', nullable: true })
-  stock: StockInput | null = null;
 
   @Property({ type: 'text', nullable: true })
   storage: string | null = null;

@@ -16,7 +16,7 @@ import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './produ
 
 /** Fields that may be missing and are kept as they are. */
 const PLAIN_FIELDS = ['labelText', 'origins', 'carbonToNitrogen', 'saltIndex', 'limingPer100Kg', 'storage'] as const;
-const OBJECT_FIELDS = ['directions', 'longevity', 'organic', 'stock'] as const;
+const OBJECT_FIELDS = ['directions', 'longevity', 'organic'] as const;
 
 @Injectable()
 export class ProductStore extends RecordStore<ProductRow, ProductInput> {

@@ -66,7 +66,6 @@ test('a product comes back as it was sent, with an id and a version', async () =
     carbonToNitrogen: 12.5,
     saltIndex: 46.1,
     limingPer100Kg: -5.5,
-    stock: { amount: 3.5, unit: 'kg' },
     storage: 'dry, away from seed',
   });
   const made = await t.http.post('/api/v1/products').send(sent).expect(201);

@@ -13,6 +13,7 @@ const FOUND = {
   recipes: 0,
   claims: 0,
   attachments: 0,
+  stockMovements: 0,
   shelfFilters: 0,
 };
 function serverSays(report: Partial<ImportReport>): string[] {

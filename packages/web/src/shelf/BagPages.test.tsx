@@ -205,7 +205,7 @@ test('a weight that could be two is asked about once: the answer is written plai
     await userEvent.tab();
     return field;
   };
-  const stock = await type('Stock on hand', '2,500 kg');
+  const stock = await type('Package 2', '2,500 kg');
   expect(await screen.findByText(/could be 2500 or 2.5: say which/)).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: '2500 kg' }));
   expect(stock.value).toBe('2500 kg');

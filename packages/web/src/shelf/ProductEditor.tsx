@@ -22,6 +22,7 @@ import { useTextForm } from '../ui/textForm';
 import { Attachments } from './Attachments';
 import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
+import { StockPart } from './StockPart';
 import { AnalysisRows, DirectionRows, OfferRows, options } from './ProductRows';
 
 /** What is needed but seldom printed. */
@@ -31,7 +32,6 @@ function BeyondTheLabel() {
   return (
     <FormPart title="Not on the label" hint="leave blank what nobody measured or said">
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-        <TextField name="stock" label="Stock on hand" placeholder="12 kg" />
         <TextField name="storage" label="Storage" placeholder="dry, frost free" className="col-span-2" />
         <TextField name="carbonToNitrogen" label="C:N, measured" placeholder="class average" inputMode="decimal" />
         <SelectField name="organic.status" label="Listed as organic" options={options(['unknown', 'yes', 'no'])} />
@@ -172,6 +172,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
         <BeyondTheLabel />
         <Attachments productId={record?.id} />
       </EditForm>
+      {record && <StockPart product={record} />}
       <LabelMargin draft={draft} />
     </Sheet>
   );

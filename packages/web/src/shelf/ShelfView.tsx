@@ -12,6 +12,7 @@ import { bagContents } from '../ui/bagContents';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Swatch } from '../ui/patterns';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { useOnHand } from './useStock';
 import { VirtualRows } from '../ui/VirtualRows';
 import { FilterBar } from './FilterBar';
 import { filterShelf, filterWords, isNoFilter, NO_FILTER } from './shelfFilter';
@@ -119,7 +120,11 @@ export function ShelfView() {
   const { shelf, isLoading, error } = useShelf();
   const [filter, setFilter] = useState<ShelfFilterInput>(NO_FILTER);
   const wanted = useDeferredValue(filter);
-  const shown = useMemo(() => (isNoFilter(wanted) ? shelf : filterShelf(shelf, wanted)), [shelf, wanted]);
+  const onHand = useOnHand(shelf, wanted.inStock === true);
+  const shown = useMemo(
+    () => (isNoFilter(wanted) ? shelf : filterShelf(shelf, wanted, onHand)),
+    [shelf, wanted, onHand],
+  );
   if (isLoading) return <Loading what="the shelf" />;
   return (
     <Sheet

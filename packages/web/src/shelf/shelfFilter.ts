@@ -31,8 +31,15 @@ function holds(product: Product, nutrient: Nutrient, atLeastPercent: number | un
   return reading.kind === 'figure' && reading.figure.value.low * 100 >= (atLeastPercent ?? Number.MIN_VALUE);
 }
 
-/** The bags that fit, in their order. Several words must all be found. */
-export function filterShelf(shelf: readonly ShelfProduct[], filter: ShelfFilterInput): readonly ShelfProduct[] {
+/**
+ * The bags that fit, in their order. Several words must all be found.
+ * @param onHand ids of the bags something is left of
+ */
+export function filterShelf(
+  shelf: readonly ShelfProduct[],
+  filter: ShelfFilterInput,
+  onHand: ReadonlySet<string>,
+): readonly ShelfProduct[] {
   const wanted = filter.text.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const { nutrient, atLeastPercent, form, origin, organic, priced, inStock } = filter;
   return shelf.filter(({ record, product }) => {
@@ -43,7 +50,7 @@ export function filterShelf(shelf: readonly ShelfProduct[], filter: ShelfFilterI
       (!origin || (record.origins ?? []).includes(origin)) &&
       (!organic || (record.organic?.status ?? 'unknown') === organic) &&
       (!priced || record.offers.some((o) => o.price)) &&
-      (!inStock || (record.stock?.amount ?? 0) > 0) &&
+      (!inStock || onHand.has(record.id)) &&
       (!nutrient || holds(product, nutrient, atLeastPercent))
     );
   });
