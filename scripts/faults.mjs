@@ -1,6 +1,7 @@
 // npm run faults: what happens when things break under writers, bounded in rounds and time. `--short` is the part that npm test runs.
 // Each row says what was done to the ledger, how often, and what was found afterwards; any loss ends with 1.
 import { spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import http from 'node:http';
 import net from 'node:net';
@@ -34,17 +35,40 @@ const bag = (name) => ({
   offers: [{ size: 1, unit: 'kg' }],
 });
 
-/** Saves until told to stop; counts what was confirmed and what was refused in words. */
+/** A bag, a claim on it and a recipe from it, as one operation. */
+const threeKinds = (name) => {
+  const productId = randomUUID();
+  const create = (kind, input, id) => ({ kind, action: 'create', input, ...(id ? { id } : {}) });
+  return {
+    why: 'three kinds at once',
+    changes: [
+      create('product', bag(name), productId),
+      create('claim', { statement: name, saidBy: '', productId, crop: 'wheat', needs: [] }),
+      create('recipe', {
+        name: 'from it',
+        target: '',
+        strength: 'grade',
+        tolerance: 0.1,
+        by: 'weight',
+        batchKg: 1,
+        parts: [{ productId, parts: 1 }],
+      }),
+    ],
+  };
+};
+
+/** Saves, single bags and operations over three kinds by turns, until told to stop; counts what was confirmed and what was refused in words. */
 function writers(address, confirmed, statuses) {
   let on = true;
   const one = async (who) => {
     for (let i = 0; on; i++) {
-      const name = `${who} ${i} ${Math.random().toString(36).slice(2)}`;
+      const three = i % 2 === 1;
+      const name = `${who} ${i} ${three ? 'three' : 'one'} ${randomUUID().slice(0, 8)}`;
       try {
-        const response = await fetch(`${address}/api/v1/products`, {
+        const response = await fetch(`${address}/api/v1/${three ? 'operations' : 'products'}`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(bag(name)),
+          body: JSON.stringify(three ? threeKinds(name) : bag(name)),
           signal: AbortSignal.timeout(20_000),
         });
         statuses.set(response.status, (statuses.get(response.status) ?? 0) + 1);
@@ -64,12 +88,13 @@ function writers(address, confirmed, statuses) {
   };
 }
 
-/** Confirmed bags that are gone, and bags that lack a line. */
+/** Confirmed bags that are gone, and bags that lack a line, their entry, or what was made with them. */
 async function audit(database, confirmed) {
   const names = new Set((await database.psql('select name from product', 'wheat_ledger')).split('\n'));
   const half = await database.psql(
     `select count(*) from product p where name like 'w%' and ((select count(*) from analysis_figure a where a.product_id = p.id) <> 1
-     or (select count(*) from offer o where o.product_id = p.id) <> 1 or not exists (select 1 from journal j where j.record_id = p.id))`,
+     or (select count(*) from offer o where o.product_id = p.id) <> 1 or not exists (select 1 from journal j where j.record_id = p.id)
+     or (name like '% three %' and not (exists (select 1 from claim c where c.product_id = p.id) and exists (select 1 from recipe_part r where r.product_id = p.id))))`,
     'wheat_ledger',
   );
   return { lost: confirmed.filter((name) => !names.has(name)).length, half: Number(half) };
