@@ -22,6 +22,7 @@ export * from './toCore.js';
 export * from './productProblems.js';
 export * from './soilProblems.js';
 export * from './typed/reader.js';
+export * from './typed/productFields.js';
 export * from './typed/productText.js';
 export {
   columnFor,

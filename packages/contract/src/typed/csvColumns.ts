@@ -9,6 +9,7 @@ import {
   type Analyte,
   type AnalysisUnit,
 } from '@wheat-ledger/core';
+import { PLAIN_FIELDS, type PlainHeading } from './productFields.js';
 import type { DirectionText, LineText, OfferText, ProductText } from './productText.js';
 
 /** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package or the n-th rate, or the order of the figures where it is not that of the columns. */
@@ -25,7 +26,7 @@ export type CsvColumn =
   | { readonly kind: 'order' };
 
 /** Plain fields by their heading, and how each is read from and written to the text of a product. */
-export const FIELDS = {
+const OWN_FIELDS = {
   name: { get: (p: ProductText) => p.name, set: (p: ProductText, v: string) => ({ ...p, name: v }) },
   seller: { get: (p: ProductText) => p.seller, set: (p: ProductText, v: string) => ({ ...p, seller: v }) },
   form: {
@@ -49,15 +50,6 @@ export const FIELDS = {
     get: (p: ProductText) => (p.longevity.days ? p.longevity.referenceC : ''),
     set: (p: ProductText, v: string) => ({ ...p, longevity: { ...p.longevity, referenceC: v || '21' } }),
   },
-  'C:N': {
-    get: (p: ProductText) => p.carbonToNitrogen,
-    set: (p: ProductText, v: string) => ({ ...p, carbonToNitrogen: v }),
-  },
-  'salt index': { get: (p: ProductText) => p.saltIndex, set: (p: ProductText, v: string) => ({ ...p, saltIndex: v }) },
-  'liming kg CaCO3/100 kg': {
-    get: (p: ProductText) => p.limingPer100Kg,
-    set: (p: ProductText, v: string) => ({ ...p, limingPer100Kg: v }),
-  },
   organic: {
     get: (p: ProductText) => (p.organic.status === 'unknown' ? '' : p.organic.status),
     set: (p: ProductText, v: string) => ({
@@ -80,11 +72,24 @@ export const FIELDS = {
     }),
   },
   stock: { get: (p: ProductText) => p.stock, set: (p: ProductText, v: string) => ({ ...p, stock: v }) },
-  storage: { get: (p: ProductText) => p.storage, set: (p: ProductText, v: string) => ({ ...p, storage: v }) },
   note: { get: (p: ProductText) => p.note, set: (p: ProductText, v: string) => ({ ...p, note: v }) },
   'label text': { get: (p: ProductText) => p.labelText, set: (p: ProductText, v: string) => ({ ...p, labelText: v }) },
 } as const;
-export type CsvField = keyof typeof FIELDS;
+
+interface FieldDoor {
+  readonly get: (product: ProductText) => string;
+  readonly set: (product: ProductText, value: string) => ProductText;
+}
+export type CsvField = keyof typeof OWN_FIELDS | PlainHeading;
+export const FIELDS = {
+  ...OWN_FIELDS,
+  ...Object.fromEntries(
+    PLAIN_FIELDS.map(({ heading, key }): [PlainHeading, FieldDoor] => [
+      heading,
+      { get: (p) => p[key], set: (p, v) => ({ ...p, [key]: v }) },
+    ]),
+  ),
+} as Readonly<Record<CsvField, FieldDoor>>;
 export const CSV_FIELDS = Object.keys(FIELDS) as readonly CsvField[];
 
 /** Lists of a product that are written part by part, each part of each row in a column of its own. */

@@ -24,6 +24,7 @@ import {
   type LineText,
   type ProductText,
 } from './productText.js';
+import { PLAIN_FIELDS } from './productFields.js';
 import { given, typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
@@ -75,9 +76,7 @@ const PATH_HEADINGS: Readonly<Record<string, CsvField>> = {
   densityKgPerL: 'density kg/L',
   derivedFrom: 'derived from',
   longevity: 'lasts days',
-  carbonToNitrogen: 'C:N',
-  saltIndex: 'salt index',
-  limingPer100Kg: 'liming kg CaCO3/100 kg',
+  ...Object.fromEntries(PLAIN_FIELDS.map(({ key, heading }) => [key, heading])),
   labelText: 'label text',
 };
 
@@ -198,9 +197,9 @@ const WORDS: readonly CsvField[] = [
   'organic',
   'organic body',
   'origins',
-  'storage',
   'note',
   'label text',
+  ...PLAIN_FIELDS.filter(({ kind }) => kind !== 'number').map(({ heading }) => heading),
 ];
 /** Whether a column's cells hold numbers, not words that may have some among them. */
 const holdsNumbers = (column: CsvColumn | undefined): boolean =>

@@ -17,6 +17,7 @@ import {
   type Provenance,
 } from '@wheat-ledger/core';
 import { toDirection } from '../toCore.js';
+import { blankPlain, plainText, readPlain, type PlainText } from './productFields.js';
 import { given, Reader, rowsWith, whenTyped, type ReadText } from './reader.js';
 
 export interface LineText {
@@ -42,7 +43,7 @@ export interface DirectionText {
   perYear: string;
 }
 /** A product as a person types it. */
-export interface ProductText {
+export interface ProductText extends PlainText {
   name: string;
   seller: string;
   form: string;
@@ -57,12 +58,8 @@ export interface ProductText {
   labelText: string;
   organic: { status: string; body: string };
   origins: string[];
-  carbonToNitrogen: string;
-  saltIndex: string;
-  limingPer100Kg: string;
   /** What is on hand, in a CSV file; it is kept as a stock movement. */
   stock: string;
-  storage: string;
 }
 
 export const blankLine = (analyte = 'N', basis = 'element'): LineText => ({
@@ -90,11 +87,8 @@ export const blankProduct = (): ProductText => ({
   labelText: '',
   organic: { status: 'unknown', body: '' },
   origins: [],
-  carbonToNitrogen: '',
-  saltIndex: '',
-  limingPer100Kg: '',
   stock: '',
-  storage: '',
+  ...blankPlain(),
 });
 
 /** A figure as a person types it. */
@@ -135,11 +129,8 @@ export const productText = (p: ProductInput): ProductText => ({
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
   origins: [...(p.origins ?? [])],
-  carbonToNitrogen: typedNumber(p.carbonToNitrogen),
-  saltIndex: typedNumber(p.saltIndex),
-  limingPer100Kg: typedNumber(p.limingPer100Kg),
   stock: '',
-  storage: p.storage ?? '',
+  ...plainText(p, typedNumber),
 });
 
 const wordsOf = (text: string): string[] =>
@@ -237,8 +228,6 @@ export function readProduct(text: ProductText): ReadProduct {
   );
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
-  const optional = (path: 'carbonToNitrogen' | 'saltIndex' | 'limingPer100Kg'): number | undefined =>
-    whenTyped(text[path], () => read.number(path, text[path]));
   const stock = whenTyped(text.stock, () => read.quantity('stock', text.stock, ['mass', 'volume'], 'kg'));
   const plain: ProductInput = {
     name: text.name.trim(),
@@ -260,10 +249,7 @@ export function readProduct(text: ProductText): ReadProduct {
         : { status: text.organic.status as OrganicStatus, body: text.organic.body.trim() },
     ),
     ...given('origins', text.origins.length > 0 ? (text.origins as Origin[]) : undefined),
-    ...given('carbonToNitrogen', optional('carbonToNitrogen')),
-    ...given('saltIndex', optional('saltIndex')),
-    ...given('limingPer100Kg', optional('limingPer100Kg')),
-    ...given('storage', text.storage.trim() || undefined),
+    ...readPlain(read, text),
   };
   return {
     plain,

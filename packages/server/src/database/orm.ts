@@ -18,6 +18,7 @@ import { Migration0008Lines } from './migrations/Migration0008Lines.js';
 import { Migration0009Operations } from './migrations/Migration0009Operations.js';
 import { Migration0010Ledgers } from './migrations/Migration0010Ledgers.js';
 import { Migration0011Stock } from './migrations/Migration0011Stock.js';
+import { Migration0012Details } from './migrations/Migration0012Details.js';
 import { Operation } from '../records/operation.entity.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
@@ -61,6 +62,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0009Operations,
   Migration0010Ledgers,
   Migration0011Stock,
+  Migration0012Details,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

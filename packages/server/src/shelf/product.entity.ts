@@ -38,17 +38,9 @@ export class ProductEntity extends Stored {
   @Property({ type: 'json', nullable: true })
   origins: Origin[] | null = null;
 
-  @Property({ type: 'double', fieldName: 'carbon_to_nitrogen', nullable: true })
-  carbonToNitrogen: number | null = null;
-
-  @Property({ type: 'double', fieldName: 'salt_index', nullable: true })
-  saltIndex: number | null = null;
-
-  @Property({ type: 'double', fieldName: 'liming_per_100_kg', nullable: true })
-  limingPer100Kg: number | null = null;
-
-  @Property({ type: 'text', nullable: true })
-  storage: string | null = null;
+  /** The plain fields of the contract's table, by their key. */
+  @Property({ type: 'json' })
+  details: Readonly<Record<string, string | number>> = {};
 }
 
 /** One declared figure: what, as declared, in which unit and basis, from where. */

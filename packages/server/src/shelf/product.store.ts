@@ -2,6 +2,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import {
+  PLAIN_FIELDS,
   productProblems,
   type AnalysisFigureInput,
   type DeclaredValueInput,
@@ -15,7 +16,7 @@ import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './product.entity.js';
 
 /** Fields that may be missing and are kept as they are. */
-const PLAIN_FIELDS = ['labelText', 'origins', 'carbonToNitrogen', 'saltIndex', 'limingPer100Kg', 'storage'] as const;
+const OWN_FIELDS = ['labelText', 'origins'] as const;
 const OBJECT_FIELDS = ['directions', 'longevity', 'organic'] as const;
 
 @Injectable()
@@ -50,7 +51,10 @@ export class ProductStore extends RecordStore<ProductRow, ProductInput> {
         ...Object.fromEntries(
           OBJECT_FIELDS.map((field) => [field, input[field] ? instanceToPlain(input[field]) : null]),
         ),
-        ...Object.fromEntries(PLAIN_FIELDS.map((field) => [field, input[field] ?? null])),
+        ...Object.fromEntries(OWN_FIELDS.map((field) => [field, input[field] ?? null])),
+        details: Object.fromEntries(
+          PLAIN_FIELDS.flatMap(({ key }) => ((input[key] ?? '') === '' ? [] : [[key, input[key]]])),
+        ),
       },
       lines: { analysis: input.analysis.map(analysisColumns), offers: input.offers.map(offerColumns) },
     };
@@ -66,8 +70,9 @@ export class ProductStore extends RecordStore<ProductRow, ProductInput> {
       derivedFrom,
       offers: product.offers.map(toOffer),
       note,
+      ...product.details,
       ...Object.fromEntries(
-        [...OBJECT_FIELDS, ...PLAIN_FIELDS, 'densityKgPerL' as const, 'grade' as const].flatMap((field) =>
+        [...OBJECT_FIELDS, ...OWN_FIELDS, 'densityKgPerL' as const, 'grade' as const].flatMap((field) =>
           product[field] === null ? [] : [[field, product[field]]],
         ),
       ),

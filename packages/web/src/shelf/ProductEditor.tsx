@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFormContext, useWatch } from 'react-hook-form';
@@ -10,10 +10,12 @@ import {
   toProduct,
   type ProductRecord,
   type ProductText,
+  PLAIN_FIELDS,
+  type PlainField,
 } from '@wheat-ledger/contract';
 import { MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
 import { EditForm, FormPart } from '../ui/EditForm';
-import { LongField, SelectField, TextField } from '../ui/Field';
+import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
 import { CopyTo } from '../ui/CopyTo';
@@ -25,6 +27,42 @@ import { LabelMargin } from './LabelMargin';
 import { StockPart } from './StockPart';
 import { AnalysisRows, DirectionRows, OfferRows, options } from './ProductRows';
 
+/** The plain fields of one part of the form, from their table. */
+const PlainFields = ({ part }: { part: PlainField['part'] }) =>
+  (PLAIN_FIELDS as readonly PlainField[])
+    .filter((field) => field.part === part)
+    .map(({ key, kind, label, placeholder, hint, wide }) => {
+      const shared = { name: key, label, ...(hint ? { hint } : {}), className: wide ? 'col-span-2' : '' };
+      return kind === 'day' ? (
+        <DayField key={key} {...shared} />
+      ) : (
+        <TextField
+          key={key}
+          {...shared}
+          {...(placeholder ? { placeholder } : {})}
+          {...(kind === 'number' ? { inputMode: 'decimal' as const } : {})}
+        />
+      );
+    });
+
+/** What living and bioactive products declare; folded away for all others. */
+function Living() {
+  const { getValues } = useFormContext<ProductText>();
+  const fields = (PLAIN_FIELDS as readonly PlainField[]).filter((f) => f.part === 'living');
+  const [some] = useState(() => fields.some(({ key }) => (getValues(key as keyof ProductText) as string) !== ''));
+  return fields.length === 0 ? null : (
+    <details open={some}>
+      <summary className="cursor-pointer font-slab text-lg font-semibold">Living or bioactive</summary>
+      <p className="mb-2 text-sm text-faint">
+        Judged against the dose that was studied, not against nutrients. What nobody declares stays blank.
+      </p>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+        <PlainFields part="living" />
+      </div>
+    </details>
+  );
+}
+
 /** What is needed but seldom printed. */
 function BeyondTheLabel() {
   const { register, getValues } = useFormContext<ProductText>();
@@ -32,12 +70,9 @@ function BeyondTheLabel() {
   return (
     <FormPart title="Not on the label" hint="leave blank what nobody measured or said">
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-        <TextField name="storage" label="Storage" placeholder="dry, frost free" className="col-span-2" />
-        <TextField name="carbonToNitrogen" label="C:N, measured" placeholder="class average" inputMode="decimal" />
+        <PlainFields part="beyond" />
         <SelectField name="organic.status" label="Listed as organic" options={options(['unknown', 'yes', 'no'])} />
         <TextField name="organic.body" label="by which body" />
-        <TextField name="saltIndex" label="Salt index" hint="sodium nitrate = 100" inputMode="decimal" />
-        <TextField name="limingPer100Kg" label="Liming effect" hint="kg CaCO₃ per 100 kg" inputMode="decimal" />
       </div>
       <fieldset className="mt-2">
         <legend className="text-sm text-faint">Where it comes from</legend>
@@ -170,6 +205,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
           <LongField name="note" label="Note" className="mt-2" />
         </FormPart>
         <BeyondTheLabel />
+        <Living />
         <Attachments productId={record?.id} />
       </EditForm>
       {record && <StockPart product={record} />}

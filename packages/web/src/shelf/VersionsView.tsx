@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { format } from 'date-fns';
-import { ofToday, toProduct, type ProductInput, type ProductRecord } from '@wheat-ledger/contract';
+import { ofToday, plainChanges, toProduct, type ProductInput, type ProductRecord } from '@wheat-ledger/contract';
 import {
   analyteName,
   CHANGE_WORDS,
@@ -20,6 +20,7 @@ interface Version {
   readonly key: string;
   readonly words: string;
   readonly product: Product;
+  readonly input: ProductInput;
 }
 
 /** How the bag stood after each change, the newest first, and every other bag. */
@@ -28,16 +29,23 @@ function useVersions(record: ProductRecord): { readonly own: readonly Version[];
   const { records } = useRecords('product');
   return useMemo(() => {
     const entries = (data?.items ?? []).filter((e) => e.after && (e.action === 'create' || e.action === 'update'));
-    const own = entries.map((e, i): Version => ({
-      key: e.id,
-      words: `${i === 0 ? 'today’s, since' : 'as of'} ${format(new Date(e.at), 'd MMM yyyy, HH:mm')}`,
-      product: toProduct(ofToday('product', e.after as object) as ProductInput, record.id),
-    }));
+    const own = entries.map((e, i): Version => {
+      const input = ofToday('product', e.after as object) as ProductInput;
+      return {
+        key: e.id,
+        words: `${i === 0 ? 'today’s, since' : 'as of'} ${format(new Date(e.at), 'd MMM yyyy, HH:mm')}`,
+        product: toProduct(input, record.id),
+        input,
+      };
+    });
     const others = records
       .filter((r) => r.id !== record.id)
-      .map((r): Version => ({ key: r.id, words: r.name, product: toProduct(r, r.id) }));
+      .map((r): Version => ({ key: r.id, words: r.name, product: toProduct(r, r.id), input: r }));
     return {
-      own: own.length > 0 ? own : [{ key: 'today', words: 'today’s', product: toProduct(record, record.id) }],
+      own:
+        own.length > 0
+          ? own
+          : [{ key: 'today', words: 'today’s', product: toProduct(record, record.id), input: record }],
       others,
     };
   }, [data, records, record]);
@@ -115,8 +123,9 @@ function BagVersions({ record }: { record: ProductRecord }) {
   const after = find(picked.after) ?? own[0];
   const before = find(picked.before) ?? own[1];
   const comparison = before && after && compareLabels(before.product, after.product);
+  const words = comparison ? [...comparison.words, ...plainChanges(before.input, after.input)] : [];
   const changes = comparison
-    ? comparison.figures.filter((f) => f.change !== 'same' && f.change !== 'tie').length + comparison.words.length
+    ? comparison.figures.filter((f) => f.change !== 'same' && f.change !== 'tie').length + words.length
     : 0;
   return (
     <Sheet title={record.name} question="What did the maker change?">
@@ -184,12 +193,12 @@ function BagVersions({ record }: { record: ProductRecord }) {
               </tbody>
             </table>
           </div>
-          {comparison.words.length > 0 && (
+          {words.length > 0 && (
             <div className="relative mt-5 overflow-x-auto">
               <table className="ledger" data-testid="version-words">
                 <caption className="pb-1 text-left text-sm text-faint">What else differs</caption>
                 <tbody>
-                  {comparison.words.map((w) => (
+                  {words.map((w) => (
                     <tr key={w.what}>
                       <th scope="row">{w.what}</th>
                       <td>{w.before || <span className="text-faint">nothing</span>}</td>
