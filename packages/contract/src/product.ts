@@ -224,4 +224,45 @@ export class ProductInput {
   @Maybe()
   @Text(0, 500, 'a note on storage')
   storage?: string;
+
+  @Maybe()
+  @Text(0, 300, 'how it is handled')
+  handling?: string;
+
+  /** How far it is from what grew or was dug: raw, ground, composted, hydrolysed. */
+  @Maybe()
+  @Text(0, 120, 'a degree of processing')
+  processing?: string;
+
+  @Maybe()
+  @Text(0, 120, 'how an extract was made')
+  extraction?: string;
+
+  /** Certificates by lot, as they are numbered. */
+  @Maybe()
+  @Text(0, 500, 'certificates')
+  certificates?: string;
+
+  @Maybe()
+  @Text(0, 200, 'an organism')
+  organism?: string;
+
+  /** With its unit, as declared: 1e9 per g. */
+  @Maybe()
+  @Text(0, 120, 'a viable count')
+  viableCount?: string;
+
+  @Maybe()
+  @Day()
+  expiresOn?: string;
+
+  /** Humic, amino or hormone content, as declared. */
+  @Maybe()
+  @Text(0, 200, 'a content')
+  bioactiveContent?: string;
+
+  /** The method that content was measured by, without which it means little. */
+  @Maybe()
+  @Text(0, 200, 'a method')
+  bioactiveMethod?: string;
 }

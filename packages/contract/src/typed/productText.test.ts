@@ -1,5 +1,9 @@
+import { instanceToPlain } from 'class-transformer';
 import { ProductInput } from '../product.js';
 import { validateInput } from '../validate.js';
+import { columnFor, CsvColumns } from './csvColumns.js';
+import { csvRow, readCsvRow } from './csvRow.js';
+import { PLAIN_FIELDS, plainChanges } from './productFields.js';
 import { blankDirection, blankProduct, productText, readProduct } from './productText.js';
 
 const kept: ProductInput = {
@@ -149,4 +153,26 @@ test('what is kept comes back into the form so that it can be read one way only'
     problems: [],
     plain: { densityKgPerL: 1.125, offers: [{ size: 2.375, price: { amount: '12.125' } }] },
   });
+});
+
+/** A value for every plain field of the table, so that a new one is met without a new line here. */
+const VALUES = { text: 'as the label says', number: 7.5, day: '2027-03-31' } as const;
+const everyPlain = Object.fromEntries(PLAIN_FIELDS.map(({ key, kind }) => [key, VALUES[kind]]));
+
+test('every plain field of the table is a field of the contract, and comes back from its text and from its own column', () => {
+  const full = { ...kept, ...everyPlain } as ProductInput;
+  expect(validateInput(ProductInput, full).ok).toBe(true);
+  const text = productText(full);
+  expect(readProduct(text).plain).toEqual(full);
+  const gathered = new CsvColumns();
+  gathered.add(text);
+  const columns = gathered.list();
+  const row = readCsvRow(columns, csvRow(text, columns));
+  expect(row.ok && instanceToPlain(row.value)).toEqual(full);
+  expect(PLAIN_FIELDS.map(({ heading }) => columnFor(heading))).toEqual(
+    PLAIN_FIELDS.map(({ heading }) => ({ kind: 'field', field: heading })),
+  );
+  expect(plainChanges(kept, full).map((c) => c.what)).toEqual(
+    PLAIN_FIELDS.filter(({ key }) => kept[key] !== full[key]).map((f) => f.label.toLowerCase()),
+  );
 });
