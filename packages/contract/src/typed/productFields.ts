@@ -55,6 +55,14 @@ export const PLAIN_FIELDS = [
     hint: 'kg CaCO₃ per 100 kg',
   },
   {
+    key: 'processing',
+    kind: 'text',
+    label: 'Processing',
+    heading: 'processing',
+    part: 'beyond',
+    placeholder: 'ground, composted',
+  },
+  {
     key: 'handling',
     kind: 'text',
     label: 'Handling',
@@ -64,20 +72,13 @@ export const PLAIN_FIELDS = [
     wide: true,
   },
   {
-    key: 'processing',
-    kind: 'text',
-    label: 'Processing',
-    heading: 'processing',
-    part: 'beyond',
-    placeholder: 'raw, ground, composted',
-  },
-  {
     key: 'extraction',
     kind: 'text',
     label: 'Extract made by',
     heading: 'extraction',
     part: 'beyond',
-    placeholder: 'cold, enzymes, hot alkali',
+    placeholder: 'cold, by enzymes, in hot alkali',
+    wide: true,
   },
   {
     key: 'certificates',

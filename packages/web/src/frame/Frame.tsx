@@ -55,12 +55,12 @@ export function Frame() {
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[10.25rem_minmax(0,1fr)]">
           <Spine />
           <div className="min-h-0 flex-1 overflow-y-auto xl:grid xl:grid-cols-[minmax(0,1fr)_19rem] xl:overflow-hidden">
-            <main id="sheet" tabIndex={-1} className="min-w-0 outline-none xl:overflow-y-auto" key={stage}>
+            <main id="sheet" tabIndex={-1} className="relative min-w-0 outline-none xl:overflow-y-auto" key={stage}>
               <Outlet />
             </main>
             <aside
               aria-label="Margin"
-              className={`no-print border-rule px-4 pb-6 xl:border-l xl:overflow-y-auto xl:py-4 ${working ? 'max-xl:pb-72' : ''}`}
+              className={`no-print relative border-rule px-4 pb-6 xl:border-l xl:overflow-y-auto xl:py-4 ${working ? 'max-xl:pb-72' : ''}`}
             >
               {working && (
                 <div className="max-xl:fixed max-xl:inset-x-0 max-xl:bottom-0 max-xl:z-30 max-xl:max-h-[60dvh] max-xl:overflow-y-auto max-xl:border-t max-xl:border-line-strong max-xl:bg-chalk max-xl:p-2 xl:mb-5">

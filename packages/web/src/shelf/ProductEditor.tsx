@@ -70,9 +70,9 @@ function BeyondTheLabel() {
   return (
     <FormPart title="Not on the label" hint="leave blank what nobody measured or said">
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-        <PlainFields part="beyond" />
         <SelectField name="organic.status" label="Listed as organic" options={options(['unknown', 'yes', 'no'])} />
         <TextField name="organic.body" label="by which body" />
+        <PlainFields part="beyond" />
       </div>
       <fieldset className="mt-2">
         <legend className="text-sm text-faint">Where it comes from</legend>
@@ -208,7 +208,11 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
         <Living />
         <Attachments productId={record?.id} />
       </EditForm>
-      {record && <StockPart product={record} />}
+      {record && (
+        <div className="mt-8">
+          <StockPart product={record} />
+        </div>
+      )}
       <LabelMargin draft={draft} />
     </Sheet>
   );
