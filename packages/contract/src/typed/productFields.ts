@@ -3,7 +3,7 @@ import type { Reader } from './reader.js';
 
 /** A field of a bag that is one word, number or day: how it is read, named and shown, everywhere. */
 export interface PlainField {
-  readonly key: keyof ProductInput & string;
+  readonly key: keyof ProductInput;
   readonly kind: 'text' | 'number' | 'day';
   readonly label: string;
   /** Its column in a CSV file. */

@@ -160,7 +160,7 @@ const VALUES = { text: 'as the label says', number: 7.5, day: '2027-03-31' } as 
 const everyPlain = Object.fromEntries(PLAIN_FIELDS.map(({ key, kind }) => [key, VALUES[kind]]));
 
 test('every plain field of the table is a field of the contract, and comes back from its text and from its own column', () => {
-  const full = { ...kept, ...everyPlain } as ProductInput;
+  const full = { ...kept, ...everyPlain };
   expect(validateInput(ProductInput, full).ok).toBe(true);
   const text = productText(full);
   expect(readProduct(text).plain).toEqual(full);

@@ -1,7 +1,7 @@
 import { parseDay, readDate, slashOrder } from './day.js';
 import { formatFixed, formatGiven, formatNumber, formatTrimmed, formatGivenRange } from './format.js';
 import { addMoney, formatMoney, money, moneyValue, scaleMoney } from './money.js';
-import { decimalMarkIn, parseNumber, typedNumber, writtenPlainly } from './parseNumber.js';
+import { decimalMarkIn, parseNumber, twoReadings, typedNumber, writtenPlainly } from './parseNumber.js';
 import { parseQuantity, parseQuantityRange } from './parseQuantity.js';
 import { parseRate, rateBasis, rateFactor, rateRange } from './rate.js';
 import { findUnit, unitOf } from './units.js';
@@ -314,3 +314,10 @@ test('a rate told by what is no rate has no basis and no factor', () => {
   expect(rateFactor(rate)).toBeNaN();
 });
 test('a name at the start of a sentence', () => expect([capital('urea'), capital('')]).toEqual(['Urea', '']));
+
+test('inches by feet are square feet; a text of thousands with a decimal comma shows its mark', () => {
+  expect(amount('18 in x 4 ft', 'area')).toBe('6 ft² 1');
+  expect(decimalMarkIn('1.250,5')).toBe('comma');
+  expect(twoReadings('2.500')).toEqual([2.5, 2500]);
+  expect(twoReadings('0.500')).toBeUndefined();
+});

@@ -24,7 +24,7 @@ import { ownId, withIds } from '../common/ownIds.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { inputOf } from '../records/inputOf.js';
 import { Operations } from '../records/operations.js';
-import type { NewRecord } from '../records/recordStore.js';
+import type { NewRecord } from '../records/shapes.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
 import { Stores, type AnyStore } from '../records/stores.service.js';
 
@@ -214,7 +214,7 @@ export class ExchangeService {
     const { version } = file as { version?: unknown };
     if (!WORKSPACE_VERSIONS.includes(Number(version)))
       throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
-    const lists = { ...stockOf(file as Lists), ...(file as Lists) };
+    const lists = { ...stockOf(file), ...(file as Lists) };
     const problems: FieldProblem[] = [];
     const found = Object.fromEntries(RECORD_KINDS.map((kind) => [KINDS[kind].list, 0])) as Record<
       WorkspaceList,

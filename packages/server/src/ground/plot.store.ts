@@ -4,7 +4,8 @@ import { instanceToPlain } from 'class-transformer';
 import { toShape, type FieldProblem, type PlotInput } from '@wheat-ledger/contract';
 import { DomainError, formatNumber, plotArea } from '@wheat-ledger/core';
 import { Operations } from '../records/operations.js';
-import { RecordStore, type Columns } from '../records/recordStore.js';
+import { RecordStore } from '../records/recordStore.js';
+import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Plot } from './plot.entity.js';
 

@@ -1,7 +1,7 @@
 import { Transform } from 'class-transformer';
 import { IsBoolean, IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import { Day, kindOf, parentsOf, type RecordKind } from '@wheat-ledger/contract';
-import type { ListQuery } from './recordStore.js';
+import type { ListQuery } from './shapes.js';
 
 const asNumber = ({ value }: { value: unknown }): unknown => (typeof value === 'string' ? Number(value) : value);
 const asFlag = ({ value }: { value: unknown }): unknown =>

@@ -14,59 +14,17 @@ import { JournalEntry } from '../book/journal.entity.js';
 import { decodeCursor, encodeCursor } from './cursor.js';
 import { conflict, invalid, notFound, notInTheBin } from '../common/problems.js';
 import type { Operations } from './operations.js';
-import { Rows, type Table } from './rows.js';
+import { insertLines, withLines } from './lines.js';
+import { Rows } from './rows.js';
+import type { Change, Columns, Lines, ListQuery, NewRecord } from './shapes.js';
 import type { Stored } from './stored.entity.js';
 import type { WorkspaceScope } from '../common/workspaceScope.js';
-
-export interface ListQuery {
-  readonly after?: string | undefined;
-  readonly limit?: number | undefined;
-  /** Removed records instead of the present ones. */
-  readonly removed?: boolean | undefined;
-  /** Only those of a record of another kind, by that kind's name. */
-  readonly of?: Readonly<Partial<Record<RecordKind, string>>>;
-  /** Only those of the kind's day from this one on. */
-  readonly from?: string | undefined;
-  readonly to?: string | undefined;
-}
 
 const MOST_PER_PAGE = 500;
 /** The version after this one, whichever it is. */
 const ONE_UP: unknown = raw('version + 1');
 /** Records whose inserts travel together. */
 const BATCH = 250;
-
-/** Rows that belong to a record and are kept in a table of their own. */
-export interface Lines {
-  /** The record's property that holds them. */
-  readonly property: string;
-  readonly entity: Table;
-  /** The line's property that points back. */
-  readonly owner: string;
-}
-
-/** An input as it is written: the record's own columns, its name among them, and its lines in their order. */
-export interface Columns {
-  readonly own: { readonly name: string } & Readonly<Record<string, unknown>>;
-  readonly lines?: Readonly<Record<string, readonly object[]>>;
-}
-
-/** A new record before it is written. */
-export interface NewRecord<Input> {
-  readonly input: Input;
-  readonly id?: string;
-  /** It comes as one that had been taken out. */
-  readonly removed?: boolean;
-}
-
-/** A change as the book keeps it. */
-interface Change<Input> {
-  readonly id: string;
-  readonly name: string;
-  readonly action: JournalAction;
-  readonly before: Input | null;
-  readonly after: Input;
-}
 
 /**
  * Keeps one kind of record: lists, reads, creates, changes, removes and restores it inside its workspace, refuses to
@@ -118,7 +76,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
       orderBy: [{ [key]: 'asc' }, { id: 'asc' }],
       limit: size + 1,
     });
-    const items = await this.withLines(found.slice(0, size));
+    const items = await withLines(this.rows, this.lines, found.slice(0, size));
     const last = items.at(-1);
     return {
       items: items.map((row) => this.toRecord(row)),
@@ -209,7 +167,11 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
         const at = new Date();
         const there = action === 'remove' ? null : { $ne: null };
         const where = { id: { $in: ids.slice(from, from + BATCH) }, deletedAt: there };
-        const found = await this.withLines(await this.rows.find<Row>(this.entity, where, { lock: true }));
+        const found = await withLines(
+          this.rows,
+          this.lines,
+          await this.rows.find<Row>(this.entity, where, { lock: true }),
+        );
         await this.rows.update(this.entity, where, {
           deletedAt: action === 'remove' ? at : null,
           updatedAt: at,
@@ -245,7 +207,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
         ...own,
       })),
     );
-    await this.insertLines(made);
+    await insertLines(this.rows, this.lines, made);
     await this.journal(
       made.flatMap(({ id, own: { name }, input, removed }) => [
         { id, name, action: 'create', before: null, after: input },
@@ -254,23 +216,13 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     );
   }
 
-  private async insertLines(records: readonly ({ readonly id: string } & Columns)[]): Promise<void> {
-    for (const { property, entity, owner } of this.lines)
-      await this.rows.insert(
-        entity,
-        records.flatMap(({ id, lines }) =>
-          (lines?.[property] ?? []).map((line, position) => ({ [owner]: id, position, ...line })),
-        ),
-      );
-  }
-
   async update(id: string, version: number, input: Input): Promise<Input & Kept> {
     return this.change(id, version, 'update', async (held) => {
       await this.check(input);
       if (held.deletedAt) throw notFound(this.kind);
       const { own, lines = {} } = this.columns(input);
       for (const { entity, owner } of this.lines) await this.rows.delete(entity, { [owner]: id });
-      await this.insertLines([{ id, own, lines }]);
+      await insertLines(this.rows, this.lines, [{ id, own, lines }]);
       return own;
     });
   }
@@ -310,24 +262,9 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
 
   /** The record inside the workspace, locked when it is about to change, or 404. */
   private async load(id: string, lock = false): Promise<Row> {
-    const [row] = await this.withLines(await this.rows.find<Row>(this.entity, { id }, { lock }));
+    const [row] = await withLines(this.rows, this.lines, await this.rows.find<Row>(this.entity, { id }, { lock }));
     if (!row) throw notFound(this.kind);
     return row;
-  }
-
-  private async withLines(records: readonly Row[]): Promise<readonly Row[]> {
-    if (records.length === 0) return records;
-    for (const { property, entity, owner } of this.lines) {
-      const byOwner = new Map<unknown, object[]>(records.map((r) => [r.id, []]));
-      const found = await this.rows.find<Readonly<Record<string, unknown>>>(
-        entity,
-        { [owner]: { $in: [...byOwner.keys()] } },
-        { orderBy: [{ [owner]: 'asc' }, { position: 'asc' }] },
-      );
-      for (const line of found) byOwner.get(line[owner])?.push(line);
-      for (const record of records) Object.assign(record, { [property]: byOwner.get(record.id) });
-    }
-    return records;
   }
 
   private toRecord(row: Row): Input & Kept {

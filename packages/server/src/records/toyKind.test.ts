@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { Entity, Property } from '@mikro-orm/core';
 import { Migration } from '@mikro-orm/migrations';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Injectable, type Type } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { IsUUID } from 'class-validator';
 import { KIND_INPUTS, KINDS, NumberBetween, RECORD_KINDS, Text, type RecordKind } from '@wheat-ledger/contract';
 import type { TestApp } from '../../test/app.js';
@@ -11,7 +11,8 @@ import { ENTITIES, MIGRATIONS } from '../database/orm.js';
 import { KEPT } from '../database/migrations/kept.js';
 import { missingProducts } from '../shelf/knownProducts.js';
 import { Operations } from './operations.js';
-import { RecordStore, type Columns } from './recordStore.js';
+import { RecordStore } from './recordStore.js';
+import type { Columns } from './shapes.js';
 import { STORES } from './stores.service.js';
 import { Stored } from './stored.entity.js';
 
@@ -80,7 +81,7 @@ beforeAll(async () => {
   (RECORD_KINDS as string[]).push('toy');
   Object.assign(KIND_INPUTS, { toy: ToyInput });
   Object.assign(STORES, { toy: ToyStore });
-  ENTITIES.push(ToyEntity as Type<object>);
+  ENTITIES.push(ToyEntity);
   MIGRATIONS.push(Migration9999Toy);
   // The modules read the registry when they are loaded.
   const app = await import('../../test/app.js');

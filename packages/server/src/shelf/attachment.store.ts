@@ -13,7 +13,8 @@ import {
 } from '@wheat-ledger/contract';
 import { notFound, ProblemException } from '../common/problems.js';
 import { Operations } from '../records/operations.js';
-import { RecordStore, type Columns } from '../records/recordStore.js';
+import { RecordStore } from '../records/recordStore.js';
+import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';

@@ -5,7 +5,8 @@ import type { FieldProblem, MovementInput } from '@wheat-ledger/contract';
 import { formatGiven, STOCK_REASON_WORDS, type StockReason } from '@wheat-ledger/core';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Operations } from '../records/operations.js';
-import { RecordStore, type Columns } from '../records/recordStore.js';
+import { RecordStore } from '../records/recordStore.js';
+import type { Columns } from '../records/shapes.js';
 import { Stored } from '../records/stored.entity.js';
 import { missingProducts } from './knownProducts.js';
 

@@ -11,7 +11,8 @@ import {
   type ProductInput,
 } from '@wheat-ledger/contract';
 import { Operations } from '../records/operations.js';
-import { RecordStore, type Columns } from '../records/recordStore.js';
+import { RecordStore } from '../records/recordStore.js';
+import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './product.entity.js';
 

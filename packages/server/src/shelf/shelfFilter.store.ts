@@ -4,7 +4,8 @@ import { Injectable } from '@nestjs/common';
 import { instanceToPlain } from 'class-transformer';
 import type { ShelfFilterInput, KeptFilterInput } from '@wheat-ledger/contract';
 import { Operations } from '../records/operations.js';
-import { RecordStore, type Columns } from '../records/recordStore.js';
+import { RecordStore } from '../records/recordStore.js';
+import type { Columns } from '../records/shapes.js';
 import { Stored } from '../records/stored.entity.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 

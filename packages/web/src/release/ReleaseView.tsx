@@ -1,33 +1,20 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import {
-  formatFixed,
-  formatGiven,
-  formatGivenRange,
-  formatNumber,
-  formatRange,
-  isExact,
-  nitrogenBalance,
-  parseNumber,
-  RELEASE_DAYS,
-  type Band,
-  type Figure,
-} from '@wheat-ledger/core';
+import { formatNumber, parseNumber } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench, useSite } from '../app/workspace';
 import { Choice } from '../ui/Choice';
-import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
-import { ReleaseChart, styleOf } from './ReleaseChart';
+import { Assumptions } from './Assumptions';
+import { CourseTable } from './CourseTable';
+import { ReleaseChart } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
 import { TaskNote } from '../ui/TaskNote';
 import { useReleases, type Bands } from './useReleases';
 
-const SHOWN_WEEKS = [4, 8, 13, 26] as const;
 const MOST_DOSE = 1000;
-const percent = (share: number | undefined): string => (share === undefined ? '–' : `${formatFixed(share * 100, 0)} %`);
 
 function DoseField({ dose, usual }: { dose: number; usual: number }) {
   const dispatch = useAppDispatch();
@@ -55,155 +42,6 @@ function DoseField({ dose, usual }: { dose: number; usual: number }) {
           : `Read “${text}”, expected more than 0 and at most ${MOST_DOSE}.`}
       </span>
     </label>
-  );
-}
-
-/** Eight in ten draws fall between these at week 26; nothing when they do not differ. */
-function BandWords({ band }: { band: Band | undefined }) {
-  const [low, high] = [percent(band?.low.at(-1)), percent(band?.high.at(-1))];
-  return band && low !== high ? (
-    <div className="text-[0.8125rem] text-faint">
-      {low.replace(' %', '')} to {high}
-    </div>
-  ) : null;
-}
-
-function CourseTable({
-  courses,
-  bands,
-  numberOf,
-  watered,
-}: {
-  courses: readonly Course[];
-  bands: Bands;
-  numberOf: (id: string) => number;
-  watered: boolean;
-}) {
-  return (
-    <div className="overflow-x-auto">
-      <table className="ledger" data-testid="release-table">
-        <caption className="pb-1 text-left text-sm text-faint">
-          Share of the bag’s nitrogen that the crop has taken or can take by the end of each week, and where the rest is
-          at week 26
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Bag</th>
-            {SHOWN_WEEKS.map((w) => (
-              <th key={w} scope="col" className="num whitespace-nowrap">
-                week {w}
-              </th>
-            ))}
-            <th scope="col" className="num">
-              not yet released
-            </th>
-            <th scope="col" className="num">
-              in microbes and humus
-            </th>
-            <th scope="col" className="num">
-              lost as gas
-            </th>
-            {watered && (
-              <th scope="col" className="num">
-                drained below 30 cm
-              </th>
-            )}
-            <th scope="col" className="num">
-              sum
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {courses.map(({ product, run, available }) => {
-            const end = RELEASE_DAYS;
-            const number = numberOf(product.id);
-            return (
-              <tr key={product.id}>
-                <th scope="row" className="min-w-44">
-                  <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
-                    <path
-                      d="M0 4H26"
-                      stroke={styleOf(number - 1).ink}
-                      strokeWidth="2.5"
-                      strokeDasharray={styleOf(number - 1).dash}
-                    />
-                  </svg>
-                  {number} {product.name}
-                </th>
-                {SHOWN_WEEKS.map((w) => (
-                  <td key={w} className={`num ${(run.available[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>
-                    {w === 26 ? (
-                      <>
-                        <FigureButton figure={available}>{percent(run.available[end])}</FigureButton>
-                        <BandWords band={bands[product.id]} />
-                      </>
-                    ) : (
-                      percent(run.available[w * 7])
-                    )}
-                  </td>
-                ))}
-                <td className="num">
-                  {percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}
-                </td>
-                <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
-                <td className="num">{percent((run.volatilised[end] ?? 0) + (run.denitrified[end] ?? 0))}</td>
-                {watered && <td className="num">{percent(run.leached[end])}</td>}
-                <td className="num">{percent(nitrogenBalance(run, end))}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-/** Each assumption once, over all courses; those that differ by material keep the names of their bags. */
-function Assumptions({ courses }: { courses: readonly Course[] }) {
-  const rows = useMemo(() => {
-    const found = new Map<string, { figure: Figure; bags: string[] }>();
-    for (const c of courses)
-      for (const figure of c.assumptions) {
-        const key = `${figure.label}|${formatRange(figure.value)}`;
-        const row = found.get(key) ?? { figure, bags: [] };
-        row.bags.push(c.product.name);
-        found.set(key, row);
-      }
-    return [...found.values()];
-  }, [courses]);
-  return (
-    <details className="mt-6" data-testid="assumptions">
-      <summary className="cursor-pointer font-slab text-lg font-semibold">What was assumed ({rows.length})</summary>
-      <table className="ledger mt-2 text-[0.9375rem]">
-        <thead>
-          <tr>
-            <th scope="col">Assumption</th>
-            <th scope="col" className="num">
-              used
-            </th>
-            <th scope="col" className="num">
-              range
-            </th>
-            <th scope="col">unit</th>
-            <th scope="col">from, and for which bags</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ figure, bags }) => (
-            <tr key={figure.label + bags.join()}>
-              <th scope="row">{figure.label}</th>
-              <td className="num">{formatGiven(figure.value.mid)}</td>
-              <td className="num">{isExact(figure.value) ? 'fixed' : formatGivenRange(figure.value)}</td>
-              <td>{figure.unit}</td>
-              <td className="text-faint">
-                {figure.how.kind === 'assumption' ? figure.how.source : ''}
-                {bags.length < courses.length && `; ${bags.join(', ')}`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
   );
 }
 

@@ -4,15 +4,13 @@ import Papa from 'papaparse';
 import { Download, Upload } from 'lucide-react';
 import {
   columnFor,
-  CSV_FIELDS,
   headingOf,
   MOST_CSV_BYTES,
   MOST_CSV_COLUMNS,
-  rowColumns,
   type CsvColumn,
   type CsvReport,
 } from '@wheat-ledger/contract';
-import { ANALYTES, basesOf, type DecimalMark } from '@wheat-ledger/core';
+import type { DecimalMark } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
 import { dataAt } from '../app/ledger';
 import { useAppSelector } from '../app/store';
@@ -20,27 +18,11 @@ import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { TakeBack } from '../ui/TakeBack';
+import { ColumnsTable, Misfits, type Table } from './CsvParts';
 
 const PREVIEWED = 5;
 /** Longest cell that is shown: a browser takes seconds to set a line of a million characters. */
 const LONGEST_SHOWN = 120;
-
-interface Table {
-  readonly file: File;
-  readonly heading: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-}
-
-const CHOICES: readonly CsvColumn[] = [
-  ...CSV_FIELDS.map((field): CsvColumn => ({ kind: 'field', field })),
-  ...ANALYTES.flatMap((analyte) =>
-    basesOf(analyte).flatMap((basis) =>
-      (['%', 'mg/kg'] as const).map((unit): CsvColumn => ({ kind: 'figure', analyte, basis, unit, nth: 1 })),
-    ),
-  ),
-  ...rowColumns('offers', 3),
-  ...rowColumns('directions', 3),
-];
 
 const short = (cell: string): string => (cell.length > LONGEST_SHOWN ? `${cell.slice(0, LONGEST_SHOWN)}…` : cell);
 
@@ -134,55 +116,7 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
     <section className="mt-5" data-testid="csv-import">
       <h2 className="text-xl">{table.file.name}</h2>
       <p className="mb-2 text-faint">Say what each column is. What means nothing here is left out.</p>
-      <div className="overflow-x-auto">
-        <table className="ledger">
-          <caption className="sr-only">Columns of the file with their meaning and first rows</caption>
-          <thead>
-            <tr>
-              <th scope="col">column</th>
-              <th scope="col">means</th>
-              {table.rows.map((_, i) => (
-                <th key={i} scope="col">
-                  row {i + 2}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {table.heading.map((heading, c) => {
-              const column = columns[c];
-              return (
-                <tr key={c}>
-                  <th scope="row">{heading}</th>
-                  <td className="min-w-40">
-                    <select
-                      aria-label={`Column ${heading}, means`}
-                      className="field !min-h-8 text-sm"
-                      value={column ? headingOf(column) : ''}
-                      onChange={(e) => setColumns(columns.map((old, i) => (i === c ? columnFor(e.target.value) : old)))}
-                    >
-                      <option value="">nothing: leave it out</option>
-                      {column && !CHOICES.some((o) => headingOf(o) === headingOf(column)) && (
-                        <option value={headingOf(column)}>{headingOf(column)}</option>
-                      )}
-                      {CHOICES.map((o) => (
-                        <option key={headingOf(o)} value={headingOf(o)}>
-                          {headingOf(o)}
-                        </option>
-                      ))}
-                    </select>
-                  </td>
-                  {table.rows.map((cells, i) => (
-                    <td key={i} className="max-w-40 truncate text-[0.875rem] text-faint">
-                      {cells[c]}
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
+      <ColumnsTable table={table} columns={columns} onColumns={setColumns} />
       {asksCurrency && (
         <label className="mt-3 flex flex-wrap items-center gap-2">
           Prices are in
@@ -227,24 +161,7 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
           </p>
         )}
       </div>
-      {report && report.problems.length > 0 && (
-        <div className="mt-3 border-l-4 border-beet bg-paper px-3 py-2" role="alert" data-testid="csv-problems">
-          <p>
-            {report.bad > 0 &&
-              `${report.bad} ${report.bad === 1 ? 'row does' : 'rows do'} not fit and will be left out. `}
-            {report.partly > 0 &&
-              `${report.partly} ${report.partly === 1 ? 'row fits' : 'rows fit'} in part: what does not is left out. `}
-            {report.bad + report.partly > report.problems.length && `The first ${report.problems.length}:`}
-          </p>
-          <ul className="max-h-48 overflow-auto text-[0.9375rem]">
-            {report.problems.map((p) => (
-              <li key={p.row}>
-                row {p.row}: {p.message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {report && report.problems.length > 0 && <Misfits report={report} />}
       <div className="mt-4 flex flex-wrap items-center gap-3">
         {!writing && done === undefined && (
           <button
