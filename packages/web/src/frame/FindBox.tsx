@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { STAGES } from '../app/stages';
 import { useShelf } from '../app/workspace';
-import { FIND_FIELD } from './OnDemand';
+import { FIND_FIELD } from './findField';
 
 const MOST_SHOWN = 9;
 interface Found {

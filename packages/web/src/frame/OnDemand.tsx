@@ -1,6 +1,6 @@
 import { useState, type ComponentType } from 'react';
-import { SlidersHorizontal } from 'lucide-react';
-import { useAppSelector } from '../app/store';
+import { FIND_FIELD } from './findField';
+import { UnitsWords } from './UnitsWords';
 
 /** A part that is fetched when it is first used: the page is read before anything is searched. What stands in its place keeps focus and typing until it is there. */
 function useOnDemand<Props>(load: () => Promise<ComponentType<Props>>): {
@@ -12,14 +12,6 @@ function useOnDemand<Props>(load: () => Promise<ComponentType<Props>>): {
 }
 const loadFindBox = async () => (await import('./FindBox')).FindBox;
 const loadUnits = async () => (await import('./UnitsPopover')).UnitsPopover;
-
-export const FIND_FIELD = {
-  id: 'find',
-  'aria-label': 'Find a bag or a stage',
-  placeholder: 'Find a bag',
-  autoComplete: 'off',
-  className: 'field !w-28 sm:!w-32 xl:!w-40',
-} as const;
 
 /** The find box; a plain field until somebody goes to it, and what is typed meanwhile is kept. */
 export function FindField() {
@@ -34,20 +26,6 @@ export function FindField() {
       onFocus={fetchIt}
       onPointerEnter={() => void loadFindBox()}
     />
-  );
-}
-
-/** What the units button says, before and after its panel has been fetched. */
-export function UnitsWords() {
-  const { massUnit, basis } = useAppSelector((s) => s.settings);
-  return (
-    <>
-      <SlidersHorizontal size={16} aria-hidden="true" />
-      <span className="hidden sm:inline">
-        {massUnit}, {basis === 'oxide' ? 'P₂O₅ K₂O' : 'P K'}
-      </span>
-      <span className="sr-only">Units and light</span>
-    </>
   );
 }
 

@@ -3,7 +3,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { settingsSlice, type Settings } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
-import { UnitsWords } from './OnDemand';
+import { UnitsWords } from './UnitsWords';
 
 const { changed } = settingsSlice.actions;
 
