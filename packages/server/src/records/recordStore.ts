@@ -95,12 +95,10 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
   async countReferring(at: string, id: string): Promise<number> {
     const [property = '', ...rest] = at.split('.*.');
     const line = this.lines.find((l) => l.property === property);
-    const found = line
-      ? await this.rows.find<Readonly<Record<string, string>>>(line.entity, { [rest.join('')]: id })
-      : await this.rows.find<Stored>(this.entity, { [property]: id, deletedAt: null });
-    if (!line) return found.length;
-    const owners = [...new Set(found.map((row) => (row as Readonly<Record<string, string>>)[line.owner]))];
-    return (await this.rows.find(this.entity, { id: { $in: owners }, deletedAt: null })).length;
+    if (!line) return this.rows.count(this.entity, { [property]: id, deletedAt: null });
+    const found = await this.rows.find<Readonly<Record<string, string>>>(line.entity, { [rest.join('')]: id });
+    const owners = [...new Set(found.map((row) => row[line.owner]))];
+    return this.rows.count(this.entity, { id: { $in: owners }, deletedAt: null });
   }
 
   /** Which of these ids the workspace has, present or removed. */

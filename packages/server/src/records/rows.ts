@@ -41,6 +41,10 @@ export class Rows {
     return found as Row[];
   }
 
+  count(table: Table, where: object): Promise<number> {
+    return this.em.count<object>(table, this.here(where));
+  }
+
   async insert(table: Table, rows: readonly object[]): Promise<void> {
     for (let from = 0; from < rows.length; from += MOST_ROWS)
       await this.em.insertMany<object>(

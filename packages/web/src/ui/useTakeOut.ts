@@ -4,19 +4,18 @@ import { problemOf, useLazyUsesQuery, useRemoveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 
-/** Who still speaks of a record, as a sentence; nothing where nobody does. @example usedWords([{ kind: 'claim', count: 2 }]) // ' 2 claims still speak of it.' */
+/** What still uses a record, as a sentence; nothing where nothing does. @example usedWords([{ kind: 'claim', count: 2 }]) // ' It is still used by 2 claims.' */
 export function usedWords(uses: readonly Use[]): string {
   if (uses.length === 0) return '';
   const parts = uses.map(({ kind, count }) => countWords(kind, count));
   const last = parts.pop() ?? '';
-  const several = parts.length > 0 || uses.some((u) => u.count > 1);
-  return ` ${parts.length > 0 ? `${parts.join(', ')} and ` : ''}${last} still ${several ? 'speak' : 'speaks'} of it.`;
+  return ` It is still used by ${parts.length > 0 ? `${parts.join(', ')} and ` : ''}${last}.`;
 }
 
 const isReferredTo = (kind: RecordKind): boolean =>
   RECORD_KINDS.some((other) => kindOf(other).refers.some(({ to }) => to === kind));
 
-/** Takes a record out, says so with an undo and with who still speaks of it, and goes back to where its kind is listed, when that is elsewhere. */
+/** Takes a record out, says so with an undo and with what still uses it, and goes back to where its kind is listed, when that is elsewhere. */
 export function useTakeOut(kind: RecordKind, backTo?: string) {
   const [remove] = useRemoveMutation();
   const [askUses] = useLazyUsesQuery();
