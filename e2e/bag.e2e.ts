@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { clickButton, clickLink, expectText, field, fill, withLedger } from './harness';
+import { choose, clickButton, clickLink, expectText, field, fill, withLedger } from './harness';
 
 const at = withLedger();
 const PNG = Buffer.from(
@@ -95,3 +95,30 @@ test('a protein line takes the factor of a food table when told to', async () =>
 });
 
 test('nothing was thrown', () => expect(at.screen.troubles).toEqual([]));
+
+test('an amount used is entered beside the label, adds up, opens to its working, and is undone', async () => {
+  const page = await openBag('Larkmere Feather Meal');
+  await expectText(page, '[data-testid=stock]', /On hand 16\.5 kg/);
+  await fill(page, 'Amount', '500 g');
+  await choose(page, 'was', 'used');
+  await clickButton(page, 'Enter it');
+  await expectText(page, '[data-testid=stock]', /On hand 16 kg/);
+  await expectText(page, '[data-testid=movements]', /used−500 g/);
+  await page.click('[data-testid=stock] button.fig');
+  await expectText(page, '[data-testid=working]', /bought, 20 Feb 2026, lot FM 0226/);
+  await page.keyboard.press('Escape');
+  await clickButton(page, 'Undo');
+  await expectText(page, '[data-testid=stock]', /On hand 16\.5 kg/);
+  await page.close();
+});
+
+test('a bag that claims speak of is taken off the shelf: what still uses it is told, and the claim still names it', async () => {
+  const page = await openBag('Standfast Silicon');
+  await clickButton(page, 'Take off the shelf');
+  await expectText(page, '[role=status]', /It is still used by 1 claim\./);
+  await clickLink(page, 'Claims');
+  await expectText(page, 'main', /of Standfast Silicon, which was taken off the shelf/);
+  await clickButton(page, 'Undo');
+  await expectText(page, 'main', /of Standfast Silicon(?!, which)/);
+  await page.close();
+});

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
 import {
+  AMOUNT,
   ANALYSIS_UNITS,
   ANALYTES,
   COMPOUND_BASES,
@@ -73,7 +74,7 @@ export class AnalysisFigureInput {
 }
 
 export class MoneyInput {
-  @Matches(/^\d{1,9}(\.\d{1,4})?$/, { message: 'Read "$value", expected an amount such as 24.90.' })
+  @Matches(AMOUNT, { message: 'Read "$value", expected an amount such as 24.90.' })
   amount!: string;
 
   @Matches(/^[A-Z]{3}$/, { message: 'Read "$value", expected a three-letter currency code such as EUR.' })

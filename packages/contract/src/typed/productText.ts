@@ -2,6 +2,7 @@ import type { AnalysisFigureInput, DirectionInput, OfferInput, OrganicStatus, Pr
 import {
   basisWord,
   parseRate,
+  plainAmount,
   printDeclared,
   printRate,
   readBasisWord,
@@ -167,7 +168,7 @@ function readOffer(read: Reader, offer: OfferText, i: number, liquid: boolean): 
 }
 
 /** A typed price as an exact decimal: at least the two places money has, at most the four that are kept. */
-const decimalText = (price: number): string => price.toFixed(4).replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
+const decimalText = (price: number): string => plainAmount(price.toFixed(4));
 
 function readDirection(
   read: Reader,

@@ -1,5 +1,5 @@
 import { assumption, computed, type Figure } from '../figure/index.js';
-import type { Range } from '../quantity/index.js';
+import { between, type Range } from '../quantity/index.js';
 import { dailyWater, loggedDays, type DailyWater } from './climate.js';
 import type { Site, Texture } from './site.js';
 import { YEAR_DAYS } from './soilTemperature.js';
@@ -11,14 +11,29 @@ interface WaterHolding {
   /** Pore space. */
   readonly saturation: Range;
 }
-const r = (low: number, mid: number, high: number): Range => ({ low, mid, high });
 
 /** Water held by texture, m³ per m³ of soil; class averages. */
 export const WATER_HOLDING: Readonly<Record<Texture, WaterHolding>> = {
-  sand: { wilting: r(0.03, 0.06, 0.09), fieldCapacity: r(0.1, 0.15, 0.2), saturation: r(0.38, 0.42, 0.46) },
-  loam: { wilting: r(0.09, 0.12, 0.15), fieldCapacity: r(0.23, 0.28, 0.32), saturation: r(0.43, 0.46, 0.5) },
-  clay: { wilting: r(0.17, 0.22, 0.27), fieldCapacity: r(0.33, 0.38, 0.43), saturation: r(0.46, 0.5, 0.55) },
-  peat: { wilting: r(0.18, 0.25, 0.32), fieldCapacity: r(0.4, 0.5, 0.6), saturation: r(0.7, 0.8, 0.88) },
+  sand: {
+    wilting: between(0.03, 0.06, 0.09),
+    fieldCapacity: between(0.1, 0.15, 0.2),
+    saturation: between(0.38, 0.42, 0.46),
+  },
+  loam: {
+    wilting: between(0.09, 0.12, 0.15),
+    fieldCapacity: between(0.23, 0.28, 0.32),
+    saturation: between(0.43, 0.46, 0.5),
+  },
+  clay: {
+    wilting: between(0.17, 0.22, 0.27),
+    fieldCapacity: between(0.33, 0.38, 0.43),
+    saturation: between(0.46, 0.5, 0.55),
+  },
+  peat: {
+    wilting: between(0.18, 0.25, 0.32),
+    fieldCapacity: between(0.4, 0.5, 0.6),
+    saturation: between(0.7, 0.8, 0.88),
+  },
 };
 /** Depth of the layer that is watched, m. */
 export const ROOT_LAYER_M = 0.3;

@@ -3,7 +3,8 @@ import { bag, line, priced } from '../../test/bags.js';
 import { workingLines } from '../figure/index.js';
 import { COST_REASONS, costPerUnit, type CostQuestion } from './costPerUnit.js';
 import { priceHistory, pricePerKg, pricesPerKg } from './pricePerKg.js';
-import { rankByCost, TIE_TOLERANCE } from './rank.js';
+import { ROUNDING } from '../quantity/index.js';
+import { rankByCost } from './rank.js';
 import { costAtOffer } from './costPerUnit.js';
 import { currentOffers } from './currentOffers.js';
 import { libraryEntry, typicalProduct, type Offer } from '../shelf/index.js';
@@ -197,7 +198,7 @@ test('half a per cent is a tie, a little more is not', () => {
   const tied = (factor: number): boolean =>
     rankByCost([named('a', 10, '1000'), named('b', 10, (1000 * factor).toFixed(2))], perKg('N')).byCurrency['EUR']![1]!
       .tied;
-  expect(TIE_TOLERANCE).toBe(0.005);
+  expect(ROUNDING).toBe(0.005);
   expect([1.005, 1.0051].map(tied)).toEqual([true, false]);
 });
 

@@ -1,4 +1,4 @@
-import { overlap } from '../quantity/index.js';
+import { overlap, ROUNDING } from '../quantity/index.js';
 import type { Product } from '../shelf/index.js';
 import { cheapestPackages, type Cheapest, type CostReason } from './costRange.js';
 import type { CostQuestion } from './costPerUnit.js';
@@ -21,11 +21,8 @@ export interface Ranking {
   readonly unranked: readonly UnrankedCost[];
 }
 
-/** Costs this close, relatively, are one price: labels are rounded, so a half per cent decides nothing. */
-export const TIE_TOLERANCE = 0.005;
-
 const tiesWith = (best: Cheapest, other: Cheapest): boolean =>
-  overlap(best.value, other.value) || other.value.mid - best.value.mid <= TIE_TOLERANCE * best.value.mid;
+  overlap(best.value, other.value) || other.value.mid - best.value.mid <= ROUNDING * best.value.mid;
 
 type Entry = Cheapest & { readonly product: Product };
 

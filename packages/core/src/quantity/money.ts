@@ -7,12 +7,18 @@ export interface Money {
   readonly currency: string;
 }
 
+/** A plain amount of at most four decimals. */
+export const AMOUNT = /^\d{1,9}(\.\d{1,4})?$/;
+
+/** An exact decimal with the two places money has, more only where they were given. @example plainAmount('34.5000') // '34.50' */
+export const plainAmount = (amount: string): string => amount.replace(/(\.\d\d)(\d*?)0*$/, '$1$2');
+
 /**
  * Reads an amount and a currency. @throws QuantityError when the amount is not a plain non-negative decimal or the currency not three letters.
  * @example money('24.90', 'EUR')
  */
 export function money(amount: string, currency: string): Money {
-  if (!/^\d{1,9}(\.\d{1,4})?$/.test(amount))
+  if (!AMOUNT.test(amount))
     throw new QuantityError('money.amount', `Read "${amount}", expected an amount such as 24.90.`, 'amount');
   if (!/^[A-Z]{3}$/.test(currency))
     throw new QuantityError('money.currency', `Read "${currency}", expected a currency code such as EUR.`, 'currency');

@@ -8,7 +8,13 @@ export interface Range {
 /** An exact value as a range. @example exact(3) // { low: 3, mid: 3, high: 3 } */
 export const exact = (value: number): Range => ({ low: value, mid: value, high: value });
 
+/** A range from its least over its middle to its most. @example between(2, 3, 5) // { low: 2, mid: 3, high: 5 } */
+export const between = (low: number, mid: number, high: number): Range => ({ low, mid, high });
+
 export const isExact = (r: Range): boolean => r.low === r.high;
+
+/** Labels are rounded: values this close, relatively, are one. */
+export const ROUNDING = 0.005;
 
 /** Whether two ranges share any value. Ranges that overlap are a tie: neither is shown as the winner. */
 export const overlap = (a: Range, b: Range): boolean => a.low <= b.high && b.low <= a.high;

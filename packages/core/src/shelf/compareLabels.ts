@@ -1,5 +1,5 @@
 import { ANALYTES, type Analyte } from '../nutrient/index.js';
-import { overlap, type Range } from '../quantity/index.js';
+import { overlap, type Range, ROUNDING } from '../quantity/index.js';
 import { directionWords } from './directions.js';
 import { massFraction, type Reading } from './massFraction.js';
 import { densityMid } from './density.js';
@@ -25,8 +25,6 @@ export interface LabelComparison {
 
 const valueOf = (reading: Reading): Range | undefined =>
   reading.kind === 'figure' ? reading.figure.value : reading.kind === 'below' ? reading.limit.value : undefined;
-/** Two figures count as one when they differ by no more than the rounding of an oxide told as its element. */
-const SAME = 0.005;
 
 function changeOf(before: Reading, after: Reading): FigureChange['change'] {
   if (before.kind === 'notDeclared') return 'added';
@@ -36,7 +34,9 @@ function changeOf(before: Reading, after: Reading): FigureChange['change'] {
   // Of two figures below detection only this can be told: whether it is the same limit.
   if (before.kind === 'below' || after.kind === 'below')
     return before.kind === after.kind && a.high === b.high ? 'same' : 'cannotTell';
-  if ((['low', 'mid', 'high'] as const).every((end) => Math.abs(a[end] - b[end]) <= SAME * Math.max(a[end], b[end])))
+  if (
+    (['low', 'mid', 'high'] as const).every((end) => Math.abs(a[end] - b[end]) <= ROUNDING * Math.max(a[end], b[end]))
+  )
     return 'same';
   return overlap(a, b) ? 'tie' : b.mid > a.mid ? 'more' : 'less';
 }

@@ -165,3 +165,10 @@ export function printGrade(grade: Grade): string {
     .map((p) => ` + ${p.amount} ${p.basis === 'element' ? elementOf(p.nutrient) : p.basis}`);
   return head + tail.join('');
 }
+
+/** Half of the last figure a bracket usually gives, and the rounding of the oxide beside it, in per cent of the element. */
+const BRACKET_TOLERANCE = { absolute: 0.06, relative: 0.02 } as const;
+
+/** Whether a bracket that restates an oxide as its element says the same. @param main the oxide, turned into per cent of the element */
+export const sameInBracket = (main: number, stated: number): boolean =>
+  Math.abs(stated - main) <= BRACKET_TOLERANCE.absolute + main * BRACKET_TOLERANCE.relative;

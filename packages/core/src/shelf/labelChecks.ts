@@ -9,10 +9,10 @@ import {
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { declaredRange } from './declaredValue.js';
 import { densityMid } from './density.js';
-import { elementFigure, massFraction, midFraction } from './massFraction.js';
+import { elementFigure, massFraction, midFraction, UNIT_FACTOR } from './massFraction.js';
 import { materialHolds } from './library/contents.js';
 import { coatedIsOwnPart } from './nitrogenForms.js';
-import { parseGrade, type Grade } from './grade.js';
+import { parseGrade, type Grade, sameInBracket } from './grade.js';
 import { readIngredients, type Material } from './materials.js';
 import type { AnalysisFigure, Product } from './product.js';
 
@@ -54,7 +54,7 @@ function impossibleValues({ analysis, ...label }: LabelFacts): Finding[] {
       ];
     const perVolume = line.unit === '% w/v' || line.unit === 'g/L';
     const most = perVolume ? (densityMid(label) ?? 2.5) : 1;
-    const factor = { '%': 0.01, 'g/kg': 1e-3, 'mg/kg': 1e-6, '% w/v': 0.01, 'g/L': 1e-3 }[line.unit];
+    const factor = UNIT_FACTOR[line.unit];
     return high * factor > most + 1e-9
       ? [
           {
@@ -172,16 +172,13 @@ function gradeOver100(grade: Grade): Finding[] {
     : [];
 }
 
-/** Half of the last figure a bracket usually gives, and the rounding of the oxide beside it, in per cent of the element. */
-const BRACKET_TOLERANCE = 0.06;
-
 /** "8-4-4 (1.7 P, 3.3 K)": the bracket has to be the same as the oxides, as elements. */
 function bracketed(grade: Grade, elements: Grade): Finding[] {
   return elements.flatMap(({ nutrient, amount }): Finding[] => {
     const part = grade.find((p) => p.nutrient === nutrient);
     if (!part) return [];
     const main = part.amount / compoundPerElement(part.basis);
-    if (Math.abs(main - amount) <= BRACKET_TOLERANCE + main * 0.02) return [];
+    if (sameInBracket(main, amount)) return [];
     return [
       {
         code: 'grade.bracket',

@@ -25,7 +25,8 @@ export type Reading =
 
 type Source = Pick<Product, 'analysis' | 'densityKgPerL'>;
 
-const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
+/** How much of the whole one of each unit is; kg/L for those per volume. */
+export const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
   '%': 0.01,
   'g/kg': 1e-3,
   'mg/kg': 1e-6,

@@ -11,6 +11,7 @@ import {
   type ProductInput,
 } from '@wheat-ledger/contract';
 import { Operations } from '../records/operations.js';
+import { plainAmount } from '@wheat-ledger/core';
 import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
@@ -126,6 +127,3 @@ const toOffer = ({ size, unit, price, currency, seenOn, seller }: OfferLine): Of
   ...(seenOn === null ? {} : { seenOn }),
   ...(seller === null ? {} : { seller }),
 });
-
-/** The database keeps four decimals; show the two that money has unless more were given. */
-const plainAmount = (amount: string): string => amount.replace(/(\.\d\d)(\d*?)0*$/, '$1$2');

@@ -1,3 +1,4 @@
+import { sameInBracket } from '../grade.js';
 import type { Provenance } from '../../figure/index.js';
 import { LabelError } from '../../errors.js';
 import {
@@ -101,7 +102,7 @@ function checkRestated(figure: AnalysisFigure, bracket: string): Omit<Finding, '
   if (!pair || named?.kind !== 'analyte' || elementOf(named.analyte) !== elementOf(figure.analyte)) return undefined;
   const stated = declaredRange(pair.found.value).mid / compoundPerElement(named.basis);
   const main = declaredRange(figure.value).mid / compoundPerElement(figure.basis);
-  if (Math.abs(stated - main) <= 0.06 + main * 0.02) return undefined;
+  if (sameInBracket(main, stated)) return undefined;
   return {
     code: 'bracket.differs',
     severity: 'warning',

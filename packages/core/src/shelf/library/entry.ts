@@ -1,5 +1,5 @@
 import { readFormula, type Analyte, type Basis, type Nutrient } from '../../nutrient/index.js';
-import type { Range } from '../../quantity/index.js';
+import { between, type Range } from '../../quantity/index.js';
 import type { ProductForm } from '../product.js';
 
 /** Where typical figures are taken from: a class of source, since no one bag is meant. */
@@ -36,8 +36,6 @@ export interface LibraryEntry {
   readonly without: readonly Nutrient[];
 }
 
-export const range = (low: number, mid: number, high: number): Range => ({ low, mid, high });
-
 type Three = readonly [number, number, number];
 
 interface Extra {
@@ -53,9 +51,9 @@ interface Extra {
 const OXIDES: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 'K2O' };
 const saltOf = (value: number | undefined): SaltIndex | undefined =>
   value === undefined ? undefined : { value, table: 'Rader, White & Whittaker 1943' };
-const limingOf = (three: Three | undefined): Range | undefined => three && range(...three);
+const limingOf = (three: Three | undefined): Range | undefined => three && between(...three);
 const formsOf = (forms: Extra['forms'] = []): readonly TypicalFigure[] =>
-  forms.map(([analyte, low, mid, high]) => ({ analyte, basis: 'element', percent: range(low, mid, high) }));
+  forms.map(([analyte, low, mid, high]) => ({ analyte, basis: 'element', percent: between(low, mid, high) }));
 
 const round = (n: number): number => Number(n.toPrecision(3));
 
@@ -65,14 +63,14 @@ export function salt(name: string, formula: string, purity: Three, density: Thre
   const analysis = Object.entries(fractions).map(([nutrient, share]): TypicalFigure => ({
     analyte: nutrient as Nutrient,
     basis: 'element',
-    percent: range(round(100 * share * purity[0]), round(100 * share * purity[1]), round(100 * share * purity[2])),
+    percent: between(round(100 * share * purity[0]), round(100 * share * purity[1]), round(100 * share * purity[2])),
   }));
   return {
     name,
     group: 'salt',
     form: extra.form ?? 'crystal',
     analysis: [...analysis, ...formsOf(extra.forms)],
-    densityKgPerL: range(...density),
+    densityKgPerL: between(...density),
     saltIndex: saltOf(extra.salt),
     limingPer100Kg: limingOf(extra.liming),
     source: 'chemistry',
@@ -96,17 +94,17 @@ export const typical =
       ...Object.entries(contents).map(([n, three]): TypicalFigure => ({
         analyte: n as Nutrient,
         basis: OXIDES[n as Nutrient] ?? 'element',
-        percent: range(...three),
+        percent: between(...three),
       })),
       ...Object.entries(extra.available ?? {}).map(([n, three]): TypicalFigure => ({
         analyte: n as Nutrient,
         basis: OXIDES[n as Nutrient] ?? 'element',
-        percent: range(...three),
+        percent: between(...three),
         extract: 'available',
       })),
       ...formsOf(extra.forms),
     ],
-    densityKgPerL: range(...density),
+    densityKgPerL: between(...density),
     saltIndex: saltOf(extra.salt),
     limingPer100Kg: limingOf(extra.liming),
     source: 'textbook range',
