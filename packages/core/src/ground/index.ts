@@ -1,20 +1,54 @@
-export * from './crops.js';
-export * from './site.js';
-export * from './soilTemperature.js';
-export * from './shape.js';
-export * from './polygon.js';
-export * from './soilChemistry.js';
-export * from './soilReport.js';
-export * from './soilPH.js';
-export * from './readSoilSlip.js';
-export * from './conditions.js';
-export * from './implication.js';
-export * from './implications.js';
-export * from './causes.js';
-export * from './availability.js';
-export * from './climate.js';
-export * from './waterBalance.js';
-export * from './logger.js';
-export * from './irrigationWater.js';
-export * from './jarTest.js';
-export * from './wetness.js';
+export { cropOf, CROPS, type CropTemplate, TRACE_UPTAKE_KG_PER_HA } from './crops.js';
+export { biologyFactor, MEDIA, type Medium, MEDIUM_NAMES, type Site, type Texture, TEXTURES } from './site.js';
+export { type TemperatureRecord } from './soilTemperature.js';
+export { mediumVolume, plotArea, type Shape, type ShapeKind, SHAPES } from './shape.js';
+export { MOST_SIDES, type Point, type PolygonPlan, polygonPlan } from './polygon.js';
+export { type SodicSchool } from './soilChemistry.js';
+export {
+  type Cation,
+  SOIL_ANALYTE_EXPLAINED,
+  SOIL_ANALYTE_NAMES,
+  SOIL_ANALYTES,
+  SOIL_METHOD_NAMES,
+  SOIL_METHODS,
+  SOIL_UNITS,
+  type SoilAnalyte,
+  soilClass,
+  type SoilFigure,
+  soilFigureProblem,
+  type SoilMethod,
+  type SoilReport,
+  type SoilUnit,
+  soilUnits,
+} from './soilReport.js';
+export { readSoilSlip } from './readSoilSlip.js';
+export { type Condition, condition, CONDITION_NAMES, CONDITIONS, soilPH } from './conditions.js';
+export { type Implication } from './implication.js';
+export { type Lime, soilImplications } from './implications.js';
+export { CHECK_COSTS, SIGN_PLACE_NAMES, SIGN_PLACES, SIGNS, sortCauses } from './causes.js';
+export { pHAvailability } from './availability.js';
+export {
+  type DailyLog,
+  firstSoaking,
+  LOGGED,
+  type Logged,
+  LOGGED_LIMITS,
+  LOGGED_NAMES,
+  loggedDays,
+  siteSoilTemperature,
+} from './climate.js';
+export { ROOT_LAYER_M, siteWaterBalance, waterAssumptions, type WaterBalance, waterYear } from './waterBalance.js';
+export { MOST_LOGGED_DAYS, readLogger } from './logger.js';
+export { waterImplications } from './irrigationWater.js';
+export {
+  CLOUD_WORDS,
+  dispersionResult,
+  JAR_KINDS,
+  JAR_START,
+  JAR_STEPS,
+  type JarKind,
+  type JarReadings,
+  type JarStep,
+  textureResult,
+} from './jarTest.js';
+export { wetness } from './wetness.js';

@@ -1,5 +1,5 @@
-export * from './linearProgram.js';
-export * from './mixture.js';
-export * from './incompatible.js';
-export * from './blend.js';
-export * from './parts.js';
+export { type LpSolver, type Row, solve } from './linearProgram.js';
+export { type Component, labelBasis, type Mixture, mixture, readParts, type TypedPart } from './mixture.js';
+export { conflictsIn } from './incompatible.js';
+export { type Blend, blend, type BlendTarget } from './blend.js';
+export { type WeighOut, weighOut } from './parts.js';

@@ -1,3 +1,25 @@
-export * from './atoms.js';
-export * from './nutrients.js';
-export * from './formula.js';
+export {
+  type Analyte,
+  analyteName,
+  ANALYTES,
+  basesOf,
+  type Basis,
+  BENEFICIAL,
+  COMPOUND_BASES,
+  type CompoundBasis,
+  compoundPerElement,
+  CONTAMINANTS,
+  type ElementGroup,
+  elementOf,
+  ESSENTIAL,
+  FORM_NAMES,
+  formulaText,
+  groupOf,
+  NITROGEN_FORMS,
+  type NitrogenForm,
+  type Nutrient,
+  NUTRIENTS,
+  symbolIn,
+  typedFormula,
+} from './nutrients.js';
+export { looksLikeFormula, readFormula } from './formula.js';

@@ -1,5 +1,3 @@
-export * from './costPerUnit.js';
-export * from './costRange.js';
-export * from './currentOffers.js';
-export * from './rank.js';
-export * from './pricePerKg.js';
+export { type Cost, COST_REASONS, costAtOffer, type CostQuestion, costsPerUnit } from './costPerUnit.js';
+export { rankByCost, type RankedCost, type Ranking } from './rank.js';
+export { priceHistory, pricePerKg, pricesPerKg } from './pricePerKg.js';

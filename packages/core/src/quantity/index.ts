@@ -1,9 +1,47 @@
-export * from './range.js';
-export * from './units.js';
-export * from './parseNumber.js';
-export * from './parseQuantity.js';
-export * from './rate.js';
-export * from './format.js';
-export * from './money.js';
-export * from './words.js';
-export * from './day.js';
+export {
+  addRanges,
+  between,
+  divideRanges,
+  exact,
+  isExact,
+  multiplyRanges,
+  overlap,
+  type Range,
+  ROUNDING,
+  scaleRange,
+  subtractRanges,
+} from './range.js';
+export { type Dimension, findUnit, fromCanonical, type Unit, unitOf, unitsOf } from './units.js';
+export {
+  type DecimalMark,
+  decimalMarkIn,
+  parseNumber,
+  twoReadings,
+  typedNumber,
+  writtenPlainly,
+} from './parseNumber.js';
+export { type ParsedQuantity, parseQuantity } from './parseQuantity.js';
+export {
+  type ParsedRate,
+  parseRate,
+  printRate,
+  type Rate,
+  RATE_PER,
+  type RateBasis,
+  rateBasis,
+  rateFactor,
+  rateRange,
+  rateUnit,
+} from './rate.js';
+export {
+  formatFixed,
+  formatGiven,
+  formatGivenRange,
+  formatNumber,
+  formatRange,
+  formatTrimmed,
+  formatTrimmedRange,
+} from './format.js';
+export { AMOUNT, formatMoney, type Money, money, moneyValue, plainAmount } from './money.js';
+export { capital, tooLong } from './words.js';
+export { parseDay, printDay, readDate, slashOrder } from './day.js';

@@ -1,10 +1,14 @@
-export * from './defaults.js';
-export * from './nitrogenPools.js';
-export * from './responses.js';
-export * from './state.js';
-export * from './step.js';
-export * from './simulate.js';
-export * from './parameters.js';
-export * from './demand.js';
-export * from './productRelease.js';
-export * from './band.js';
+export { nitrogenPools } from './nitrogenPools.js';
+export { add, type Dose, settle } from './state.js';
+export { type Day, step } from './step.js';
+export { nitrogenBalance, simulate } from './simulate.js';
+export { numbersFrom } from './parameters.js';
+export {
+  type Placement,
+  type ProductRelease,
+  productRelease,
+  RELEASE_DAYS,
+  siteDays,
+  weekly,
+} from './productRelease.js';
+export { type Band, releaseBand } from './band.js';

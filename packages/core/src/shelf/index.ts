@@ -1,20 +1,48 @@
-export * from './organicClass.js';
-export * from './materials.js';
-export * from './product.js';
-export * from './density.js';
-export * from './massFraction.js';
-export * from './nitrogenForms.js';
-export * from './stock.js';
-export * from './supply.js';
-export * from './grade.js';
-export * from './labelChecks.js';
-export * from './packageMass.js';
-export * from './declaredValue.js';
-export * from './cautions.js';
-export * from './compareLabels.js';
-export * from './dilution.js';
-export * from './directions.js';
-export * from './homeChemistry.js';
-export * from './protein.js';
+export { ORGANIC_CLASS_NAMES, type OrganicClass } from './organicClass.js';
+export {
+  findMaterial,
+  type Material,
+  MATERIALS,
+  type OrganicMaterial,
+  readIngredients,
+  type Trait,
+} from './materials.js';
+export {
+  ANALYSIS_UNITS,
+  type AnalysisFigure,
+  type AnalysisUnit,
+  basisWord,
+  type DeclaredValue,
+  type Direction,
+  type Offer,
+  type Origin,
+  ORIGINS,
+  type Product,
+  PRODUCT_FORMS,
+  type ProductForm,
+  readBasisWord,
+} from './product.js';
+export { densityFigure, densityMid, densityRange } from './density.js';
+export { declaredNutrients, inBasis, massFraction, midFraction, type Reading } from './massFraction.js';
+export { coatedIsOwnPart } from './nitrogenForms.js';
+export {
+  STOCK_REASON_WORDS,
+  STOCK_REASONS,
+  type StockMovement,
+  type StockOnHand,
+  stockOnHand,
+  type StockReason,
+} from './stock.js';
+export { type Counted, COUNTED_WORDS, midSupply, supplyFraction, supplyRange } from './supply.js';
+export { type Grade, type GradePart, parseGrade, printGrade } from './grade.js';
+export { type Finding, labelChecks } from './labelChecks.js';
+export { packageMass } from './packageMass.js';
+export { declaredRange, parseDeclared, printDeclared, scaleDeclared, shownDeclared } from './declaredValue.js';
+export { cautionsOf } from './cautions.js';
+export { CHANGE_WORDS, compareLabels, type FigureChange } from './compareLabels.js';
+export { dilutedMgPerL } from './dilution.js';
+export { directionsBy, directionWords } from './directions.js';
+export { type Extract, KITCHEN_ACIDS, KITCHEN_SOLIDS, kitchenExtract, weakAcidPh } from './homeChemistry.js';
+export { PROTEIN_FACTOR_KEYS, PROTEIN_FACTORS } from './protein.js';
 export * from './label/index.js';
 export * from './library/index.js';
