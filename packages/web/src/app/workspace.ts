@@ -19,6 +19,28 @@ export function useShelf() {
   return { shelf, isLoading, error };
 }
 
+/** How a bag that was taken off the shelf is called by what still uses it. */
+export const goneName = (name: string): string => `${name} (taken off the shelf)`;
+
+/**
+ * Everything on the shelf, and those of some bags that were taken off it: what uses them keeps their names and numbers.
+ * @param ids bags that are used, present or not
+ */
+export function useShelfWith(ids: readonly string[]) {
+  const { shelf, isLoading } = useShelf();
+  const lost = ids.filter((id) => id !== '' && !isLoading && !shelf.some((s) => s.record.id === id)).join();
+  const { records, isLoading: lostLoading } = useRecords('product', lost === '' ? { skip: true } : { removed: true });
+  return useMemo(() => {
+    const gone = records
+      .filter((r) => lost.includes(r.id))
+      .map((record): ShelfProduct => {
+        const product = toProduct(record, record.id);
+        return { record, product: { ...product, name: goneName(product.name) } };
+      });
+    return { shelf: gone.length === 0 ? shelf : [...shelf, ...gone], isLoading: isLoading || lostLoading };
+  }, [shelf, records, lost, isLoading, lostLoading]);
+}
+
 export interface BenchBag extends ShelfProduct {
   readonly aside: boolean;
 }

@@ -5,7 +5,7 @@ import { Trash2 } from 'lucide-react';
 import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
 import { analyteName, CROPS, judge, type Nutrient } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { usePlot, useShelf } from '../app/workspace';
+import { usePlot, useShelfWith, type ShelfProduct } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Swatch } from '../ui/patterns';
@@ -39,9 +39,8 @@ function NeedsBoxes() {
   );
 }
 
-function ClaimForm({ record }: { record?: ClaimRecord }) {
+function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly ShelfProduct[] }) {
   const navigate = useNavigate();
-  const { shelf } = useShelf();
   const { plot } = usePlot();
   const takeOut = useTakeOut('claim', '/claims');
   const saved = useMemo(
@@ -71,7 +70,7 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
   }, [text, shelf]);
   const bags = [
     { value: '', text: 'choose a bag' },
-    ...shelf.map((s) => ({ value: s.record.id, text: s.record.name })),
+    ...shelf.map((s) => ({ value: s.record.id, text: s.product.name })),
   ];
   return (
     <Sheet
@@ -131,18 +130,18 @@ function ClaimForm({ record }: { record?: ClaimRecord }) {
 }
 
 export function NewClaim() {
-  const { isLoading } = useShelf();
-  return isLoading ? <Loading what="the shelf" /> : <ClaimForm />;
+  const { shelf, isLoading } = useShelfWith([]);
+  return isLoading ? <Loading what="the shelf" /> : <ClaimForm shelf={shelf} />;
 }
 
 export function EditClaim() {
   const { id } = useParams();
   const { records, isLoading } = useRecords('claim');
-  const { isLoading: shelfLoading } = useShelf();
   const record = records.find((r) => r.id === id);
+  const { shelf, isLoading: shelfLoading } = useShelfWith(record ? [record.productId] : []);
   if (isLoading || shelfLoading) return <Loading what="the claim" />;
   return record ? (
-    <ClaimForm key={record.id} record={record} />
+    <ClaimForm key={record.id} record={record} shelf={shelf} />
   ) : (
     <Sheet title="No such claim" question="It was taken out, or never stood here.">
       <Empty>What was taken out can be restored from the book.</Empty>

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { toClaim } from '@wheat-ledger/contract';
 import { CHECKS, judge } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { useShelf } from '../app/workspace';
+import { useShelfWith } from '../app/workspace';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { verdictInk } from './verdictInk';
@@ -12,18 +12,14 @@ import { verdictInk } from './verdictInk';
 /** Every claim, each with its verdict so far. */
 export function ClaimsView() {
   const { records, isLoading } = useRecords('claim');
-  const { shelf, isLoading: shelfLoading } = useShelf();
-  // A bag that was taken off the shelf is still called by its name.
-  const someGone = records.some((r) => !shelf.some((s) => s.record.id === r.productId));
-  const { records: gone } = useRecords('product', someGone && !shelfLoading ? { removed: true } : { skip: true });
+  const { shelf, isLoading: shelfLoading } = useShelfWith(records.map((r) => r.productId));
   const rows = useMemo(
     () =>
       records.map((record) => {
         const product = shelf.find((s) => s.record.id === record.productId)?.product;
-        const lost = gone.find((g) => g.id === record.productId)?.name;
-        return { record, product, lost, judgement: product && judge(toClaim(record, product)) };
+        return { record, product, judgement: product && judge(toClaim(record, product)) };
       }),
-    [records, shelf, gone],
+    [records, shelf],
   );
   if (isLoading || shelfLoading) return <Loading what="the claims" />;
   return (
@@ -43,7 +39,7 @@ export function ClaimsView() {
         </Empty>
       ) : (
         <ul>
-          {rows.map(({ record, product, lost, judgement }) => (
+          {rows.map(({ record, product, judgement }) => (
             <li key={record.id} className="border-b border-rule py-3">
               <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 sm:flex-nowrap">
                 <div className="min-w-0 flex-1">
@@ -53,9 +49,7 @@ export function ClaimsView() {
                     </Link>
                   </h2>
                   <p className="text-faint">
-                    {record.saidBy || 'nobody named'}, of{' '}
-                    {product?.name ??
-                      (lost ? `${lost}, which was taken off the shelf` : 'a bag no longer on the shelf')}
+                    {record.saidBy || 'nobody named'}, of {product?.name ?? 'a bag no longer on the shelf'}
                   </p>
                 </div>
                 <div className="shrink-0 sm:w-56">

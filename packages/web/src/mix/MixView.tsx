@@ -5,7 +5,7 @@ import { useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
 import { useRecords } from '../app/api';
-import { useBench, useShelf } from '../app/workspace';
+import { useBench, useShelfWith, type ShelfProduct } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -21,9 +21,8 @@ import { blankRecipe, readRecipe, recipeText, type RecipeText } from './recipeTe
 const TAB =
   'cursor-pointer border-b-4 border-transparent px-3 py-1.5 font-slab text-lg data-selected:border-wheat data-selected:font-semibold';
 
-function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
+function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf: readonly ShelfProduct[] }) {
   const navigate = useNavigate();
-  const { shelf } = useShelf();
   const { compared } = useBench();
   const takeOut = useTakeOut('recipe', '/mix');
   const saved = useMemo(() => (record ? recipeText(record) : blankRecipe()), [record]);
@@ -46,6 +45,8 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
   });
   const text = useWatch({ control: form.control }) as RecipeText;
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
+  // What was taken off the shelf keeps its part in a recipe, and gets none in a new mix.
+  const present = useMemo(() => shelf.filter((s) => s.record.deletedAt === null).map((s) => s.product), [shelf]);
   return (
     <EditForm<'recipe', RecipeText>
       textForm={textForm}
@@ -86,7 +87,7 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
             <MakeMix
               text={text}
               bench={compared}
-              shelf={all}
+              shelf={present}
               onUse={(parts) => {
                 form.setValue('parts', [...parts]);
                 form.setValue('by', 'weight');
@@ -107,9 +108,9 @@ function RecipeForm({ record }: { record: RecipeRecord | undefined }) {
 export function MixView() {
   const { id } = useParams();
   const { records, isLoading } = useRecords('recipe');
-  const { shelf, isLoading: shelfLoading } = useShelf();
-  if (isLoading || shelfLoading) return <Loading what="the recipes" />;
   const record = records.find((r) => r.id === id);
+  const { shelf, isLoading: shelfLoading } = useShelfWith(record?.parts.map((p) => p.productId) ?? []);
+  if (isLoading || shelfLoading) return <Loading what="the recipes" />;
   const link = ({ isActive }: { isActive: boolean }): string =>
     `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
   return (
@@ -135,7 +136,7 @@ export function MixView() {
           .
         </Empty>
       ) : (
-        <RecipeForm key={record ? record.id : 'new'} record={record} />
+        <RecipeForm key={record ? record.id : 'new'} record={record} shelf={shelf} />
       )}
       <MarginNotes>
         <MarginNote title="Recipes">
