@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Trash2 } from 'lucide-react';
 import { format } from 'date-fns';
 import type { MovementInput, MovementRecord, ProductRecord } from '@wheat-ledger/contract';
@@ -77,6 +77,19 @@ function Row({ movement }: { movement: MovementRecord }) {
   );
 }
 
+/** A small field with its label above it. */
+function Labelled({ label, children }: { label: string; children: (id: string) => ReactNode }) {
+  const id = useId();
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-sm text-faint">
+        {label}
+      </label>
+      {children(id)}
+    </div>
+  );
+}
+
 /** What is left of a bag, what came and went, and a line to enter more. Apart from the label's form, so neither waits for the other. */
 export function StockPart({ product }: { product: ProductRecord }) {
   const { movements, stock } = useStockOf(product);
@@ -118,43 +131,50 @@ export function StockPart({ product }: { product: ProductRecord }) {
         )}
       </p>
       <form onSubmit={(e) => void send(e)} className="no-print flex flex-wrap items-end gap-2">
-        <label className="flex flex-col text-sm text-faint">
-          Amount
-          <input
-            className="field !w-28"
-            placeholder="20 kg"
-            autoComplete="off"
-            value={typed.amount}
-            onChange={(e) => change({ amount: e.target.value })}
-          />
-        </label>
-        <label className="flex flex-col text-sm text-faint">
-          was
-          <select
-            className="field !w-auto"
-            value={typed.reason}
-            onChange={(e) => change({ reason: e.target.value as StockReason })}
-          >
-            {STOCK_REASONS.map((r) => (
-              <option key={r} value={r}>
-                {r === 'counted' ? 'counted, all there is' : STOCK_REASON_WORDS[r]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex flex-col text-sm text-faint">
-          on
-          <input className="field !w-32" value={typed.on} onChange={(e) => change({ on: e.target.value })} />
-        </label>
-        <label className="flex flex-col text-sm text-faint">
-          Lot
-          <input
-            className="field !w-28"
-            placeholder="if printed"
-            value={typed.lot}
-            onChange={(e) => change({ lot: e.target.value })}
-          />
-        </label>
+        <Labelled label="Amount">
+          {(id) => (
+            <input
+              id={id}
+              className="field !w-28"
+              placeholder="20 kg"
+              autoComplete="off"
+              value={typed.amount}
+              onChange={(e) => change({ amount: e.target.value })}
+            />
+          )}
+        </Labelled>
+        <Labelled label="was">
+          {(id) => (
+            <select
+              id={id}
+              className="field !w-auto"
+              value={typed.reason}
+              onChange={(e) => change({ reason: e.target.value as StockReason })}
+            >
+              {STOCK_REASONS.map((r) => (
+                <option key={r} value={r}>
+                  {r === 'counted' ? 'counted, all there is' : STOCK_REASON_WORDS[r]}
+                </option>
+              ))}
+            </select>
+          )}
+        </Labelled>
+        <Labelled label="on">
+          {(id) => (
+            <input id={id} className="field !w-32" value={typed.on} onChange={(e) => change({ on: e.target.value })} />
+          )}
+        </Labelled>
+        <Labelled label="Lot">
+          {(id) => (
+            <input
+              id={id}
+              className="field !w-28"
+              placeholder="if printed"
+              value={typed.lot}
+              onChange={(e) => change({ lot: e.target.value })}
+            />
+          )}
+        </Labelled>
         <button type="submit" className="action" disabled={saving || typed.amount.trim() === ''}>
           Enter it
         </button>

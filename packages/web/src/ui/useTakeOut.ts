@@ -22,10 +22,11 @@ export function useTakeOut(kind: RecordKind, backTo?: string) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   return async (record: Pick<Kept, 'id' | 'version'>, done: string): Promise<void> => {
+    // Asked first: once it is out, the page it stood on is gone and asks no more.
+    const { data: uses = [] } = isReferredTo(kind) ? await askUses({ kind, id: record.id }) : {};
     const result = await remove({ kind, record });
     if (result.error)
       return void dispatch(deskSlice.actions.noticed({ text: problemOf(result.error).detail, recordId: undefined }));
-    const { data: uses = [] } = isReferredTo(kind) ? await askUses({ kind, id: record.id }) : {};
     dispatch(deskSlice.actions.noticed({ text: `${done}${usedWords(uses)}`, recordId: record.id }));
     if (backTo) void navigate(backTo);
   };
