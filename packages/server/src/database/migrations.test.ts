@@ -1,6 +1,7 @@
 import { MikroORM } from '@mikro-orm/postgresql';
-import { ask, ifMatch, product, startApp } from '../../test/app.js';
+import { ask, ifMatch, newDatabase, product, startApp } from '../../test/app.js';
 import { ormConfig } from './orm.js';
+import { loadSample } from './sample.js';
 
 const WITHOUT = product({ name: 'No directions' });
 const BAGS = [
@@ -76,4 +77,14 @@ test('a ledger from before operations has each change as one of its own, an impo
   expect((await t.http.get(at)).body.name).toBe('New');
   await t.http.post(`/api/v1/operations/${one!.operation}/undo`).expect(200);
   await t.close();
+});
+
+test('two servers started at once on one new database migrate it once and load the sample once', async () => {
+  const databaseUrl = await newDatabase();
+  const both = await Promise.all([startApp({ databaseUrl }), startApp({ databaseUrl })]);
+  const loaded = await Promise.all(both.map((t) => loadSample(t.app)));
+  expect([...loaded].sort()).toEqual([false, true]);
+  const { items } = (await both[0].http.get('/api/v1/plots').expect(200)).body as { items: { name: string }[] };
+  expect(new Set(items.map((p) => p.name)).size).toBe(items.length);
+  await Promise.all(both.map((t) => t.close()));
 });

@@ -1,12 +1,25 @@
 import { KINDS, RECORD_KINDS, type RecordKind } from '@wheat-ledger/contract';
 import { loadSample } from '../database/sample.js';
-import { ifMatch, product, startApp, type TestApp } from '../../test/app.js';
+import { ifMatch, PNG, product, startApp, type TestApp } from '../../test/app.js';
 import { slugOf } from './ledgers.service.js';
 
 let t: TestApp;
 beforeAll(async () => {
   t = await startApp();
   await loadSample(t.app);
+  const [bag] = await list(HOME, 'product');
+  const { body: content } = await t.http
+    .post('/api/v1/attachments/content')
+    .set('Content-Type', 'application/octet-stream')
+    .send(PNG);
+  await t.http
+    .post('/api/v1/attachments')
+    .send({ productId: bag?.id, name: 'front.png', ...content })
+    .expect(201);
+  await t.http
+    .post('/api/v1/shelf-filters')
+    .send({ name: 'Meals', filter: { text: 'meal' } })
+    .expect(201);
   await t.http.post('/api/v1/ledgers').send({ name: 'Rosewood' }).expect(201, { slug: 'rosewood', name: 'Rosewood' });
 });
 afterAll(() => t.close());
@@ -48,7 +61,7 @@ test('the home ledger is reached with and without its name', async () =>
   expect(await list('/api/v1/ledgers/home', 'product')).toEqual(await list(HOME, 'product')));
 
 describe('no route of one ledger reads or changes what another holds', () => {
-  test.each(RECORD_KINDS.filter((k) => k !== 'attachment' && k !== 'filter'))('%s', async (kind) => {
+  test.each(RECORD_KINDS)('%s', async (kind) => {
     const path = `${OTHER}/${KINDS[kind].path}`;
     const [one] = await list(HOME, kind);
     if (!one) throw new Error(`The sample has no ${kind}.`);
@@ -80,7 +93,13 @@ describe('no route of one ledger reads or changes what another holds', () => {
       .set('Content-Type', 'text/csv')
       .send('date,soil °C\n2026-05-01,9')
       .expect(422);
-    await t.http.get(`${OTHER}/attachments/${bag!.id}/content`).expect(404);
+    const [photo] = await list(HOME, 'attachment');
+    await t.http.get(`${HOME}/attachments/${photo!.id}/content`).expect(200);
+    await t.http.get(`${OTHER}/attachments/${photo!.id}/content`).expect(404);
+    const { sha256, type, bytes } = (await t.http.get(`${HOME}/attachments/${photo!.id}`)).body;
+    const own = (await t.http.post(`${OTHER}/products`).send(product({ name: 'Own' }))).body.id;
+    await t.http.post(`${OTHER}/attachments`).send({ productId: own, name: 'x', sha256, type, bytes }).expect(422);
+    await t.http.delete(`${OTHER}/products/${own}`).set(ifMatch(1)).expect(200);
   });
   test('each has its own export, shelf as CSV and book', async () => {
     await t.http
@@ -88,12 +107,17 @@ describe('no route of one ledger reads or changes what another holds', () => {
       .send(product({ name: 'Only here' }))
       .expect(201);
     const { text } = await t.http.get(`${OTHER}/workspace/export`).buffer(true);
-    expect((JSON.parse(text) as { products: { name: string }[] }).products.map((p) => p.name)).toEqual(['Only here']);
+    expect(
+      (JSON.parse(text) as { products: { name: string; removed?: true }[] }).products
+        .filter((p) => !p.removed)
+        .map((p) => p.name),
+    ).toEqual(['Only here']);
     const { text: csv } = await t.http.get(`${OTHER}/shelf/csv`).buffer(true);
     expect(csv).toMatch(/Only here/);
     expect(csv).not.toMatch(/Barn straw/);
     expect((await t.http.get(`${HOME}/shelf/csv`).buffer(true)).text).not.toMatch(/Only here/);
-    expect((await t.http.get(`${OTHER}/journal`)).body.items).toHaveLength(1);
+    const { items } = (await t.http.get(`${OTHER}/journal`)).body as { items: { name: string }[] };
+    expect(new Set(items.map((e) => e.name))).toEqual(new Set(['Only here', 'Own']));
   });
   test('an import by CSV and by file goes into the ledger it is sent to, whatever the length of the body', async () => {
     const rows = Array.from({ length: 3000 }, (_, i) => `Rosewood bag ${i},5`).join('\n');

@@ -80,10 +80,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     const last = items.at(-1);
     return {
       items: items.map((row) => this.toRecord(row)),
-      next:
-        found.length > size && last
-          ? encodeCursor({ key: String((last as unknown as Readonly<Record<string, unknown>>)[key]), id: last.id })
-          : null,
+      next: found.length > size && last ? encodeCursor({ key: String(last[key as keyof Row]), id: last.id }) : null,
     };
   }
 

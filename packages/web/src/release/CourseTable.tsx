@@ -31,7 +31,7 @@ export function CourseTable({
 }) {
   return (
     <div className="overflow-x-auto">
-      <table className="ledger" data-testid="release-table">
+      <table className="ledger text-[0.9375rem] [&_td]:px-1.5 [&_th]:px-1.5" data-testid="release-table">
         <caption className="pb-1 text-left text-sm text-faint">
           Share of the bag’s nitrogen that the crop has taken or can take by the end of each week, and where the rest is
           at week 26
@@ -69,7 +69,7 @@ export function CourseTable({
             const number = numberOf(product.id);
             return (
               <tr key={product.id}>
-                <th scope="row" className="min-w-44">
+                <th scope="row" className="min-w-40">
                   <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
                     <path
                       d="M0 4H26"
