@@ -41,11 +41,13 @@ export interface Change {
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
 
+/** A field the registry names. */
+const fieldOf = (record: AnyRecord, field: string): unknown =>
+  (record as unknown as Readonly<Record<string, unknown>>)[field];
+
 /** In a list's order, as the server keeps it: by what its kind is sorted by, then by id. */
 const before = (kind: RecordKind, a: AnyRecord, b: AnyRecord): boolean => {
-  const key = (record: AnyRecord): string =>
-    String((record as unknown as Readonly<Record<string, unknown>>)[kindOf(kind).sort]);
-  const [x, y] = [key(a), key(b)];
+  const [x, y] = [a, b].map((record) => String(fieldOf(record, kindOf(kind).sort))) as [string, string];
   return x === y ? a.id < b.id : x < y;
 };
 /** The list with a record in its place; all others stay the very same objects. */
@@ -64,9 +66,7 @@ export interface Asked {
 }
 const belongs = (record: AnyRecord, { kind, of = {} }: Asked): boolean =>
   kindOf(kind).refers.every(
-    ({ at, to }) =>
-      of[to as RecordKind] === undefined ||
-      (record as unknown as Readonly<Record<string, unknown>>)[at] === of[to as RecordKind],
+    ({ at, to }) => of[to as RecordKind] === undefined || fieldOf(record, at) === of[to as RecordKind],
   );
 
 /** Puts a record that was written into every list of it on screen, without asking for the lists again. */
