@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { STAGES } from '../app/stages';
@@ -21,14 +21,28 @@ export function FindBox({ typed }: { typed: string }) {
   const [query, setQuery] = useState(typed);
   const navigate = useNavigate();
   const wanted = query.trim().toLowerCase();
-  const places: Found[] = [
-    ...STAGES.map((s) => ({ path: s.path, text: s.name, detail: 'stage' })),
-    ...shelf.map(({ record }) => ({ path: `/shelf/${record.id}`, text: record.name, detail: record.seller })),
-  ];
-  const found =
-    wanted === ''
-      ? []
-      : places.filter((p) => `${p.text} ${p.detail}`.toLowerCase().includes(wanted)).slice(0, MOST_SHOWN);
+  // Worked out once for the shelf, not once a key.
+  const places = useMemo(
+    () =>
+      [
+        ...STAGES.map((s): Found => ({ path: s.path, text: s.name, detail: 'stage' })),
+        ...shelf.map(({ record }): Found => ({
+          path: `/shelf/${record.id}`,
+          text: record.name,
+          detail: record.seller,
+        })),
+      ].map((place) => ({ place, words: `${place.text} ${place.detail}`.toLowerCase() })),
+    [shelf],
+  );
+  const found = useMemo(() => {
+    const some: Found[] = [];
+    if (wanted !== '')
+      for (const { place, words } of places) {
+        if (words.includes(wanted)) some.push(place);
+        if (some.length === MOST_SHOWN) break;
+      }
+    return some;
+  }, [places, wanted]);
   const go = (place: Found | null): void => {
     if (!place) return;
     setQuery('');
