@@ -16,7 +16,7 @@ function sameOrigin(origin: string | undefined, host: string, publicOrigin: stri
 
 /**
  * A page elsewhere must not reach a server on this machine. The Host has to be a loopback name (against rebinding of names), a browser's Origin,
- * when sent, has to be this very server's, port included, and nothing is written for a page that the browser says is another site's: any page on
+ * when sent, has to be this very server's, port included, and nothing is written for a page that the browser says is another site's: a page on
  * another port of this machine is one.
  * @param publicOrigin where the server stands behind another name, that name's origin
  */

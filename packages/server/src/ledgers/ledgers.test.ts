@@ -1,6 +1,7 @@
 import { KINDS, RECORD_KINDS, type RecordKind } from '@wheat-ledger/contract';
 import { loadSample } from '../database/sample.js';
 import { ifMatch, PNG, product, startApp, type TestApp } from '../../test/app.js';
+import { inputOf } from '../records/inputOf.js';
 import { slugOf } from './ledgers.service.js';
 
 let t: TestApp;
@@ -169,11 +170,6 @@ test('a recipe is copied with its bags, once however often it is asked for, and 
     .send({ ...ask, kind: 'attachment' })
     .expect(422);
 });
-
-const inputOf = (record: object): object =>
-  Object.fromEntries(
-    Object.entries(record).filter(([field]) => !['id', 'version', 'updatedAt', 'deletedAt'].includes(field)),
-  );
 
 test('requests to two ledgers at once keep to their own', async () => {
   const made = await Promise.all(
