@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsUUID, Matches } from 'class-validator';
 import { NumberBetween, OneOf, Text } from './decorators.js';
 

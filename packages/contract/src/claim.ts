@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsUUID } from 'class-validator';
 import { NUTRIENTS, type Nutrient } from '@wheat-ledger/core';
 import { EachOneOf, OneOf, Text } from './decorators.js';

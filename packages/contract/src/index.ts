@@ -12,6 +12,7 @@ export * from './movement.js';
 export * from './kinds.js';
 export * from './kindInputs.js';
 export * from './ledger.js';
+export * from './ledgerInputs.js';
 export * from './operation.js';
 export * from './records.js';
 export { Day, NumberBetween, Text } from './decorators.js';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsISO8601, IsUUID } from 'class-validator';
 import { JAR_KINDS, JAR_STEPS, type JarKind } from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Parts, Text } from './decorators.js';

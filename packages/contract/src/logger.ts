@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsOptional, IsUUID, registerDecorator } from 'class-validator';
 import { LOGGED, LOGGED_LIMITS, MOST_LOGGED_DAYS, type Logged } from '@wheat-ledger/core';
 import { applyDecorators } from './applyDecorators.js';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsUUID } from 'class-validator';
 import { STOCK_REASONS, type StockReason } from '@wheat-ledger/core';
 import { Day, NumberBetween, OneOf, Text } from './decorators.js';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsInt, IsObject, IsUUID, Min } from 'class-validator';
 import { Maybe, OneOf, Parts, Text } from './decorators.js';
 import { RECORD_KINDS, type RecordKind } from './kinds.js';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsInt, IsNumber, Max, Min } from 'class-validator';
 import {
   CROPS,

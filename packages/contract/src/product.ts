@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, Matches } from 'class-validator';
 import {
   AMOUNT,

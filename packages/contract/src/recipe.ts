@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsUUID } from 'class-validator';
 import { NumberBetween, OneOf, Parts, Text } from './decorators.js';
 

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsBoolean } from 'class-validator';
 import { NUTRIENTS, ORIGINS, PRODUCT_FORMS, type Nutrient, type Origin, type ProductForm } from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Part, Text } from './decorators.js';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

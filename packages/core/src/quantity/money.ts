@@ -1,4 +1,4 @@
-import { Decimal } from 'decimal.js';
+import { Big } from 'big.js';
 import { QuantityError } from '../errors.js';
 
 /** An amount as an exact decimal string with its ISO 4217 currency. Money is never a binary float at rest. */
@@ -29,18 +29,18 @@ export function money(amount: string, currency: string): Money {
 export function addMoney(a: Money, b: Money): Money {
   if (a.currency !== b.currency)
     throw new QuantityError('money.mixed', `Cannot add ${b.currency} to ${a.currency}: no conversion rate is kept.`);
-  return { amount: new Decimal(a.amount).plus(b.amount).toString(), currency: a.currency };
+  return { amount: new Big(a.amount).plus(b.amount).toFixed(), currency: a.currency };
 }
 
-/** The amount times a plain number, exact to 30 digits. */
+/** The amount times a plain number, kept to ten decimals. @throws Error when the factor is not a finite number. */
 export const scaleMoney = (a: Money, factor: number): Money => ({
-  amount: new Decimal(a.amount).times(factor).toDecimalPlaces(10).toString(),
+  amount: new Big(a.amount).times(factor).round(10).toFixed(),
   currency: a.currency,
 });
 
 /** The amount as a number, for plotting and ranking only. */
-export const moneyValue = (a: Money): number => new Decimal(a.amount).toNumber();
+export const moneyValue = (a: Money): number => new Big(a.amount).toNumber();
 
 /** Two decimals, half up, with the code. @example formatMoney(money('24.9', 'EUR')) // '24.90 EUR' */
 export const formatMoney = (a: Money): string =>
-  `${new Decimal(a.amount).toDecimalPlaces(2, Decimal.ROUND_HALF_UP).toFixed(2)} ${a.currency}`;
+  `${new Big(a.amount).toFixed(2, Big.roundHalfUp)} ${a.currency}`;

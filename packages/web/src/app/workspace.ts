@@ -9,13 +9,20 @@ export interface ShelfProduct {
   readonly product: Product;
 }
 
+/** Turned once for all that show it, and again only where a record changed. */
+const turned = new WeakMap<ProductRecord, ShelfProduct>();
+function onShelf(record: ProductRecord): ShelfProduct {
+  const known = turned.get(record);
+  if (known) return known;
+  const shelved = { record, product: toProduct(record, record.id) };
+  turned.set(record, shelved);
+  return shelved;
+}
+
 /** Everything on the shelf, as records and as the core computes with them. */
 export function useShelf() {
   const { records, isLoading, error } = useRecords('product');
-  const shelf = useMemo(
-    () => records.map((record): ShelfProduct => ({ record, product: toProduct(record, record.id) })),
-    [records],
-  );
+  const shelf = useMemo(() => records.map(onShelf), [records]);
   return { shelf, isLoading, error };
 }
 
@@ -34,7 +41,7 @@ export function useShelfWith(ids: readonly string[]) {
     const gone = records
       .filter((r) => lost.includes(r.id))
       .map((record): ShelfProduct => {
-        const product = toProduct(record, record.id);
+        const { product } = onShelf(record);
         return { record, product: { ...product, name: goneName(product.name) } };
       });
     return { shelf: gone.length === 0 ? shelf : [...shelf, ...gone], isLoading: isLoading || lostLoading };

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { STAGES } from '../app/stages';
-import { useShelf } from '../app/workspace';
+import { useRecords } from '../app/api';
 import { FIND_FIELD } from './findField';
 
 const MOST_SHOWN = 9;
@@ -17,7 +17,7 @@ interface Found {
  * @param typed what was typed before it was there
  */
 export function FindBox({ typed }: { typed: string }) {
-  const { shelf } = useShelf();
+  const { records } = useRecords('product');
   const [query, setQuery] = useState(typed);
   const navigate = useNavigate();
   const wanted = query.trim().toLowerCase();
@@ -26,13 +26,9 @@ export function FindBox({ typed }: { typed: string }) {
     () =>
       [
         ...STAGES.map((s): Found => ({ path: s.path, text: s.name, detail: 'stage' })),
-        ...shelf.map(({ record }): Found => ({
-          path: `/shelf/${record.id}`,
-          text: record.name,
-          detail: record.seller,
-        })),
+        ...records.map(({ id, name, seller }): Found => ({ path: `/shelf/${id}`, text: name, detail: seller })),
       ].map((place) => ({ place, words: `${place.text} ${place.detail}`.toLowerCase() })),
-    [shelf],
+    [records],
   );
   const found = useMemo(() => {
     const some: Found[] = [];
