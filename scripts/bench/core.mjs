@@ -27,7 +27,9 @@ export async function benchRanking(core) {
   // Turning records into numbers happens once for each record and question, and is timed apart.
   const cold = [1, 2, 3].map((k) => products.map((p) => ({ ...p, id: `${p.id} ${k}` })));
   const converting = await median(() => core.rankByCost(cold.pop() ?? [], question), 1);
-  const ranked = await median(() => core.rankByCost(products, question), 15);
+  // What a screen asks for: the whole list in order, and the rows that fit on it.
+  const rank = () => core.rankByCost(products, question).byCurrency.EUR.rows(0, 50);
+  const ranked = await median(rank, 15);
   // The honest baseline: the same two packages that count, by indexed loops over typed arrays, the cheapest of each, sorted.
   const n = products.length;
   const convert = performance.now();

@@ -80,7 +80,7 @@ test('ranks from the cheapest, shares ranks on ties, and lists apart what cannot
     ],
     perKg('N'),
   );
-  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.rank, r.tied])).toEqual([
+  expect(ranking.byCurrency['EUR']?.rows().map((r) => [r.product.name, r.rank, r.tied])).toEqual([
     ['cheap', 1, true],
     ['same', 1, true],
     ['dear', 3, false],
@@ -89,7 +89,7 @@ test('ranks from the cheapest, shares ranks on ties, and lists apart what cannot
 });
 test('overlapping ranges are a tie', () => {
   const ranking = rankByCost([named('range', [8, 10, 14], '12'), named('number', 10, '11')], perKg('N'));
-  expect(ranking.byCurrency['EUR']?.every((r) => r.tied && r.rank === 1)).toBe(true);
+  expect(ranking.byCurrency['EUR']?.rows().every((r) => r.tied && r.rank === 1)).toBe(true);
 });
 test('currencies are never mixed into one list', () => {
   const ranking = rankByCost([named('a', 10, '10'), named('b', 10, '1', 'USD')], perKg('N'));
@@ -107,7 +107,9 @@ test('the order on the bench does not change the ranking', () => {
           .sort((a, b) => a.key - b.key)
           .map(({ p }) => p);
         const order = (list: typeof products): unknown =>
-          rankByCost(list, perKg('N')).byCurrency['EUR']?.map((r) => [r.product.name, r.rank]);
+          rankByCost(list, perKg('N'))
+            .byCurrency['EUR']?.rows()
+            .map((r) => [r.product.name, r.rank]);
         expect(order(shuffled)).toEqual(order(products));
       },
     ),
@@ -176,8 +178,8 @@ test('a bag priced in two currencies stands in both lists; a price in one never 
     offers: [priced(10, 'kg', '20', 'EUR'), priced(10, 'kg', '10', 'USD')],
   });
   const ranking = rankByCost([both, named('euro', 10, '15'), named('dollar', 10, '30', 'USD')], perKg('N'));
-  expect(ranking.byCurrency['EUR']?.map((r) => r.product.name)).toEqual(['euro', 'both']);
-  expect(ranking.byCurrency['USD']?.map((r) => r.product.name)).toEqual(['both', 'dollar']);
+  expect(ranking.byCurrency['EUR']?.rows().map((r) => r.product.name)).toEqual(['euro', 'both']);
+  expect(ranking.byCurrency['USD']?.rows().map((r) => r.product.name)).toEqual(['both', 'dollar']);
   expect(costPerUnit(both, perKg('N'), 'USD')).toMatchObject({ kind: 'cost', currency: 'USD' });
   expect(costPerUnit(both, perKg('N'), 'GBP').kind).toBe('noPrice');
 });
@@ -187,7 +189,7 @@ test('each row is held against the best alone: a wide range far down is tied, a 
     [named('best', 10, '10'), named('near', 10, '10.2'), named('wide', [5, 8, 12], '11'), named('dear', 10, '20')],
     perKg('N'),
   );
-  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.rank, r.tied])).toEqual([
+  expect(ranking.byCurrency['EUR']?.rows().map((r) => [r.product.name, r.rank, r.tied])).toEqual([
     ['best', 1, true],
     ['near', 2, false],
     ['wide', 1, true],
@@ -196,8 +198,9 @@ test('each row is held against the best alone: a wide range far down is tied, a 
 });
 test('half a per cent is a tie, a little more is not', () => {
   const tied = (factor: number): boolean =>
-    rankByCost([named('a', 10, '1000'), named('b', 10, (1000 * factor).toFixed(2))], perKg('N')).byCurrency['EUR']![1]!
-      .tied;
+    rankByCost([named('a', 10, '1000'), named('b', 10, (1000 * factor).toFixed(2))], perKg('N')).byCurrency[
+      'EUR'
+    ]!.rows()[1]!.tied;
   expect(ROUNDING).toBe(0.005);
   expect([1.005, 1.0051].map(tied)).toEqual([true, false]);
 });
@@ -210,7 +213,7 @@ test('the plain number a list is ranked by is the figure that its row shows', ()
   ])
     for (const question of [perKg('N'), perKg('P', 'P2O5'), { ...perKg('K'), perUnit: 'lb' as const }]) {
       const offered = { ...product, offers: [priced(20, 'kg', '24'), priced(5, 'L', '9')] };
-      for (const { offer, value } of rankByCost([offered], question).byCurrency['EUR'] ?? []) {
+      for (const { offer, value } of rankByCost([offered], question).byCurrency['EUR']?.rows() ?? []) {
         const shown = costAtOffer(offered, offer, question);
         if (shown.kind !== 'cost') throw new Error(shown.kind);
         for (const end of ['low', 'mid', 'high'] as const)
@@ -223,7 +226,7 @@ test('rock phosphate does not win by its total: its cost is that of what is avai
   const rock = { ...typicalProduct(libraryEntry('rock phosphate')!), offers: [priced(25, 'kg', '20')] };
   const triple = { ...typicalProduct(libraryEntry('triple superphosphate')!), offers: [priced(25, 'kg', '25')] };
   const ranking = rankByCost([rock, triple], perKg('P', 'P2O5'));
-  expect(ranking.byCurrency['EUR']?.map((r) => [r.product.name, r.counted])).toEqual([
+  expect(ranking.byCurrency['EUR']?.rows().map((r) => [r.product.name, r.counted])).toEqual([
     ['triple superphosphate', 'declared'],
     ['rock phosphate', 'available'],
   ]);

@@ -1,4 +1,4 @@
-import { overlap, ROUNDING } from '../quantity/index.js';
+import { ROUNDING } from '../quantity/index.js';
 import type { Product } from '../shelf/index.js';
 import { cheapestPackages, type Cheapest, type CostReason } from './costRange.js';
 import type { CostQuestion } from './costPerUnit.js';
@@ -15,32 +15,52 @@ export interface UnrankedCost {
   readonly product: Product;
   readonly why: CostReason;
 }
+/** Products in one currency from cheap to dear. Rows are made for those that are asked for, since a list can be long and a screen is not. */
+export interface RankedList {
+  readonly length: number;
+  /** Rows from a place in the list up to, not including, another: all when neither is given. */
+  readonly rows: (from?: number, to?: number) => readonly RankedCost[];
+}
 /** One list per currency, since nothing is converted silently, and the products that cannot be ranked. */
 export interface Ranking {
-  readonly byCurrency: Readonly<Record<string, readonly RankedCost[]>>;
+  readonly byCurrency: Readonly<Record<string, RankedList>>;
   readonly unranked: readonly UnrankedCost[];
 }
 
-const tiesWith = (best: Cheapest, other: Cheapest): boolean =>
-  overlap(best.value, other.value) || other.value.mid - best.value.mid <= ROUNDING * best.value.mid;
-
 type Entry = Cheapest & { readonly product: Product };
 
-/** Each row against the best, since overlapping is not handed on from row to row. */
-function withRanks(entries: readonly Entry[]): readonly RankedCost[] {
-  const cost = Float64Array.from(entries, (entry) => entry.value.mid);
-  const byName = (a: number, b: number): number =>
-    (entries[a]?.product.name ?? '') < (entries[b]?.product.name ?? '') ? -1 : 1;
-  const order = Uint32Array.from(entries.keys()).sort((a, b) => (cost[a] ?? 0) - (cost[b] ?? 0) || byName(a, b));
-  const sorted = Array.from(order, (at) => entries[at]).filter((entry) => entry !== undefined);
-  const [best] = sorted;
-  if (!best) return [];
-  const ties = sorted.map((entry) => tiesWith(best, entry));
-  const several = ties.indexOf(true, 1) > 0;
-  return sorted.map(({ product, offer, currency, value, counted }, i) => {
-    const tied = ties[i] === true;
-    return { product, offer, currency, value, counted, rank: tied ? 1 : i + 1, tied: several && tied };
+const NONE = Number.POSITIVE_INFINITY;
+
+/** Sorted by cost, by name where they cost the same; each against the best, since overlapping is not handed on from row to row. */
+function rankedList(entries: readonly Entry[]): RankedList {
+  const cost = new Float64Array(entries.length);
+  const low = new Float64Array(entries.length);
+  const order = new Uint32Array(entries.length);
+  entries.forEach(({ value }, at) => {
+    cost[at] = value.mid;
+    low[at] = value.low;
+    order[at] = at;
   });
+  const nameAt = (at: number): string => entries[at]?.product.name ?? '';
+  order.sort((a, b) => {
+    const dearer = (cost[a] ?? NONE) - (cost[b] ?? NONE);
+    if (dearer !== 0) return dearer;
+    return nameAt(a) < nameAt(b) ? -1 : 1;
+  });
+  const best = entries[order[0] ?? 0]?.value;
+  // No other one's high end lies below the best one's low end, so its own low end decides.
+  const ties = (at: number): boolean =>
+    best !== undefined && ((low[at] ?? NONE) <= best.high || (cost[at] ?? NONE) - best.mid <= ROUNDING * best.mid);
+  const several = order.subarray(1).some(ties);
+  const rowAt = (at: number, place: number): RankedCost[] => {
+    const entry = entries[at];
+    return entry ? [{ ...entry, rank: ties(at) ? 1 : place, tied: several && ties(at) }] : [];
+  };
+  return {
+    length: order.length,
+    rows: (from = 0, to = order.length) =>
+      Array.from(order.subarray(from, to)).flatMap((at, i) => rowAt(at, from + i + 1)),
+  };
 }
 
 type Entries = readonly Entry[] | CostReason;
@@ -77,7 +97,7 @@ export function rankByCost(products: readonly Product[], question: CostQuestion)
     else for (const entry of entries) (groups[entry.currency] ??= []).push(entry);
   }
   return {
-    byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, withRanks(list)])),
+    byCurrency: Object.fromEntries(Object.entries(groups).map(([currency, list]) => [currency, rankedList(list)])),
     unranked,
   };
 }

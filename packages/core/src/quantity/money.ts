@@ -42,5 +42,4 @@ export const scaleMoney = (a: Money, factor: number): Money => ({
 export const moneyValue = (a: Money): number => new Big(a.amount).toNumber();
 
 /** Two decimals, half up, with the code. @example formatMoney(money('24.9', 'EUR')) // '24.90 EUR' */
-export const formatMoney = (a: Money): string =>
-  `${new Big(a.amount).toFixed(2, Big.roundHalfUp)} ${a.currency}`;
+export const formatMoney = (a: Money): string => `${new Big(a.amount).toFixed(2, Big.roundHalfUp)} ${a.currency}`;

@@ -67,7 +67,7 @@ const CostCell = ({ costs = [], currency }: { costs: readonly Cost[] | undefined
 function rankWords(ranking: Ranking, product: Product): string {
   const lists = Object.entries(ranking.byCurrency);
   const words = lists.flatMap(([currency, list]) => {
-    const found = list.find((r) => r.product.id === product.id);
+    const found = list.rows().find((r) => r.product.id === product.id);
     return found ? [`${found.tied ? '=' : ''}${found.rank}${lists.length > 1 ? ` ${currency}` : ''}`] : [];
   });
   return words.join(', ') || '–';

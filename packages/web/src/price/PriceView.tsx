@@ -82,7 +82,7 @@ export function PriceView() {
           {ranked.map(([currency, list]) => (
             <Ladder
               key={currency}
-              ranked={list}
+              ranked={list.rows()}
               unit={`${currency} per ${massUnit} ${symbol}`}
               question={questionOf(nutrient)}
             />
