@@ -52,7 +52,7 @@ async function typing(page, selector, text, shown) {
         const fits = (e) => !answers || e.textContent.toLowerCase().includes(typed);
         if (typed === '' || there.length === 0 || !there.every(fits)) return requestAnimationFrame(look);
         // The frame is drawn after this call; a message runs once that is done.
-        const { port1, port2 } = new MessageChannel();
+        const { port1, port2 } = new globalThis.MessageChannel();
         port1.onmessage = () => globalThis.taken.push(performance.now() - event.timeStamp);
         port2.postMessage(0);
       };
