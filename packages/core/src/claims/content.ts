@@ -1,6 +1,6 @@
 import { computed, type Figure } from '../figure/index.js';
 import { analyteName, symbolIn, type Nutrient } from '../nutrient/index.js';
-import { capital, formatGivenRange, formatTrimmedRange, scaleRange } from '../quantity/index.js';
+import { capital, formatGivenRange, formatTrimmedRange, measure, ofWhat, scaleRange } from '../quantity/index.js';
 import { materialHolds, massFraction, readIngredients, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
@@ -64,7 +64,7 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
       const percent = computed(
         `${name} in ${product.name}`,
         scaleRange(reading.figure.value, 100),
-        `% ${nutrient}`,
+        ofWhat(measure('%'), nutrient),
         'percent',
         'as per cent of the product by mass',
         [reading.figure],

@@ -4,7 +4,10 @@ import { analyteName, type Nutrient } from '../nutrient/index.js';
 import {
   formatTrimmedRange,
   rateBasis,
+  measure,
+  per,
   rateFactor,
+  rateMeasure,
   rateRange,
   rateUnit,
   scaleRange,
@@ -25,11 +28,16 @@ function yearly(direction: Direction, density: Figure | undefined): Figure | und
   const unit = rateUnit(direction);
   const canonical = byVolume ? 'L/m²' : 'kg/m²';
   return times(`label rate${direction.use === '' ? '' : `, ${direction.use}`}, a year`, 'kg/m²', [
-    literal('label rate, one application', rateRange(direction), unit, 'label', 'product record'),
-    constant(`${canonical} per ${unit}`, rateFactor(direction), `${canonical} per ${unit}`, 'by definition'),
+    literal('label rate, one application', rateRange(direction), rateMeasure(direction), 'label', 'product record'),
+    constant(
+      `${canonical} per ${unit}`,
+      rateFactor(direction),
+      per(measure(canonical), rateMeasure(direction)),
+      'by definition',
+    ),
     direction.perYear === undefined
-      ? assumption('applications a year', 1, '/year', 'the label does not say how often')
-      : literal('applications a year', direction.perYear, '/year', 'label', 'product record'),
+      ? assumption('applications a year', 1, 'applications', 'the label does not say how often')
+      : literal('applications a year', direction.perYear, 'applications', 'label', 'product record'),
     ...(byVolume && density ? [density] : []),
   ]);
 }

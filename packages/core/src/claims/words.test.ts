@@ -14,7 +14,7 @@ const claim = (product: Partial<Product>, needs: Claim['needs']): Claim => ({
   crop: cropOf('wheat'),
 });
 const NO_RATE = 'The label gives no rate, so no dose can be worked out.';
-const told = (figures: readonly Figure[]): readonly string[] => figures.map((f) => `${f.label}, ${f.unit}`);
+const told = (figures: readonly Figure[]): readonly string[] => figures.map((f) => `${f.label}, ${f.unit.text}`);
 
 /** What people read of content and dose, to the letter: product, needs, then answer, words and figures of both checks. */
 const CASES: readonly (readonly [
@@ -204,9 +204,11 @@ function lines(figure: Figure, depth = 0): readonly string[] {
         ? how.text
         : how.kind === 'literal'
           ? how.provenance
-          : how.source;
+          : how.kind === 'solved'
+            ? how.solver
+            : how.source;
   return [
-    `${' '.repeat(depth)}${figure.label} | ${figure.unit} | ${word}`,
+    `${' '.repeat(depth)}${figure.label} | ${figure.unit.text} | ${word}`,
     ...('of' in how ? how.of.flatMap((f) => lines(f, depth + 1)) : []),
   ];
 }
@@ -228,7 +230,7 @@ test('the working of a dose, line by line: rate × times × density × share ove
     '   label rate, beds, a year | kg/m² | ×',
     '    label rate, one application | mL/m² | label',
     '    L/m² per mL/m² | L/m² per mL/m² | by definition',
-    '    applications a year | /year | label',
+    '    applications a year | applications | label',
     '    density | kg/L | label',
     '   zinc, as Zn | kg/kg | mass per litre ÷ density',
     '    declared zinc | % w/v | label',
@@ -245,7 +247,7 @@ test('how often nobody says, and a crop’s own uptake, say where they are from'
     expect.arrayContaining([
       'label rate, a year | kg/m² | ×',
       'kg/m² per g/m² | kg/m² per g/m² | by definition',
-      'applications a year | /year | the label does not say how often',
+      'applications a year | applications | the label does not say how often',
       'Heritage bread wheat, uptake of nitrogen | kg/ha | typical for a moderate yield',
     ]),
   );

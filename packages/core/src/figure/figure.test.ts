@@ -1,24 +1,20 @@
 import fc from 'fast-check';
-import {
-  assumption,
-  assumptionsIn,
-  computed,
-  constant,
-  difference,
-  literal,
-  product,
-  quotient,
-  sum,
-  type Figure,
-} from './figure.js';
+import { inCurrency, per, measure } from '../quantity/index.js';
+import { assumption, assumptionsIn, computed, constant, literal, type Figure } from './figure.js';
+import { difference, product, quotient, sum } from './operations.js';
 import { workingLines } from './working.js';
 
-const price = literal('price', 24, 'EUR', 'label', 'seen 2026-02-20');
+const price = literal('price', 24, inCurrency('EUR'), 'label', 'seen 2026-02-20');
 const mass = literal('mass', 20, 'kg', 'label', 'bag');
 const fraction = literal('nitrogen', { low: 0.1, mid: 0.12, high: 0.14 }, 'kg/kg', 'typical', 'textbook');
 
 test('a quotient carries value, range and operands: 24 EUR ÷ (20 kg × 0.12) = 10 EUR/kg', () => {
-  const cost = quotient('cost', 'EUR/kg N', price, product('N', 'kg N', [mass, fraction]))!;
+  const cost = quotient(
+    'cost',
+    per(inCurrency('EUR'), measure('kg N')),
+    price,
+    product('N', 'kg N', [mass, fraction]),
+  )!;
   expect(cost.value.mid).toBeCloseTo(10, 10);
   expect(cost.value.low).toBeCloseTo(24 / 2.8, 10);
   expect(cost.value.high).toBeCloseTo(12, 10);

@@ -1,16 +1,21 @@
 export {
   assumption,
   assumptionsIn,
+  BOUNDS,
   computed,
   constant,
-  difference,
+  everyFigure,
   type Figure,
   type How,
+  identified,
   literal,
-  product,
   type Provenance,
   PROVENANCES,
-  quotient,
-  sum,
+  solved,
+  type Spread,
+  spreadAs,
 } from './figure.js';
-export { type WorkingLine, workingLines } from './working.js';
+export { difference, product, quotient, sum } from './operations.js';
+export { compareFigures, type Comparison, type Mover, whatMoves } from './compare.js';
+export { unitProblems } from './dimensions.js';
+export { spreadWords, type WorkingLine, workingLines } from './working.js';

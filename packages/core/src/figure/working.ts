@@ -1,4 +1,4 @@
-import { formatFixed, formatGivenRange, formatTrimmedRange, isExact } from '../quantity/index.js';
+import { formatFixed, formatGivenRange, formatTrimmed, formatTrimmedRange, isExact } from '../quantity/index.js';
 import { operandsOf, type Figure } from './figure.js';
 
 /** One line of a figure's working, as drawn in the margin and printed in reports. */
@@ -14,14 +14,29 @@ export interface WorkingLine {
   readonly kind: Figure['how']['kind'];
 }
 
-const isCurrency = (unit: string): boolean => /^[A-Z]{3}$/.test(unit);
+/** What the ends of a figure's range are, in words; empty for a plain number, and for bounds, which go without saying. @example spreadWords(band) // '8 of 10 draws' */
+export function spreadWords({ value, spread }: Figure): string {
+  if (isExact(value)) return '';
+  switch (spread.kind) {
+    case 'bounds':
+      return '';
+    case 'draws':
+      return `${formatTrimmed(10 * spread.share)} of 10 draws`;
+    case 'confidence':
+      return `${formatTrimmed(100 * spread.level)} % confidence`;
+    case 'prediction':
+      return `${formatTrimmed(100 * spread.level)} % prediction`;
+    case 'mixed':
+      return 'ranges of several kinds put together';
+  }
+}
 
 /** What was read is shown as it was read; what was computed, to at most four significant figures. */
 function amount({ value, unit, how }: Figure): string {
   if (how.kind !== 'literal' && how.kind !== 'assumption') return formatTrimmedRange(value, 4);
-  return isCurrency(unit) && isExact(value) ? formatFixed(value.mid, 2) : formatGivenRange(value);
+  return unit.currency !== undefined && isExact(value) ? formatFixed(value.mid, 2) : formatGivenRange(value);
 }
-const shown = (figure: Figure): string => `${amount(figure)}${figure.unit ? ` ${figure.unit}` : ''}`;
+const shown = (figure: Figure): string => `${amount(figure)}${figure.unit.text ? ` ${figure.unit.text}` : ''}`;
 
 function expression(figure: Figure): string {
   if (figure.how.kind === 'operation') return figure.how.of.map(shown).join(` ${figure.how.sign} `);
@@ -38,10 +53,15 @@ function note(figure: Figure): string {
       return figure.how.source;
     case 'function':
       return figure.how.text;
+    case 'solved':
+      return solvedNote(figure.how);
     case 'operation':
       return '';
   }
 }
+
+const solvedNote = ({ solver, objective, binds }: Extract<Figure['how'], { kind: 'solved' }>): string =>
+  `chosen by ${solver}: ${objective}; ${binds.length > 0 ? `held by ${binds.join(', ')}` : 'no rule holds it'}`;
 
 /**
  * The lines that show how a figure was made, the figure itself first, its operands indented below.

@@ -1,5 +1,6 @@
 import { wheatStrip } from '../../test/bags.js';
 import { assumptionsIn, literal } from '../figure/index.js';
+import { NO_UNIT, ofWhat } from '../quantity/index.js';
 import { condition } from './conditions.js';
 import { soilImplications } from './implications.js';
 import type { SoilReport } from './soilReport.js';
@@ -18,7 +19,7 @@ test('an empty report lacks everything, and each line says what it needs', () =>
   expect(rows.every((r) => r.figure === undefined && r.lacks.length > 1)).toBe(true);
 });
 test('below the goal it is lime, above it sulfur, at it neither', () => {
-  expect(find('pH 5.5', 'Pure lime to pH 6.5')?.figure?.unit).toBe('kg/m²');
+  expect(find('pH 5.5', 'Pure lime to pH 6.5')?.figure?.unit.text).toBe('kg/m²');
   expect(find('pH 7.5', 'Elemental sulfur to pH 6.5')?.figure?.value.mid).toBeGreaterThan(0);
   expect(find('pH 6.5', 'Elemental sulfur')?.figure).toBeUndefined();
   expect(
@@ -76,7 +77,7 @@ test('a bulk density in the report replaces the class average: 0.5 kg/L over 15 
 test('a lime at hand is needed in the measure of its neutralising value, and on the whole plot by its area: ÷ 0.5, × 900 m²', () => {
   const lime = {
     name: 'Wood ash',
-    neutralisingValue: literal('neutralising value', 0.5, 'of pure CaCO₃', 'label', 'bag'),
+    neutralisingValue: literal('neutralising value', 0.5, ofWhat(NO_UNIT, 'of pure CaCO₃'), 'label', 'bag'),
   };
   const pure = find('pH 5.5', 'Pure lime')!;
   const ash = soilImplications(report('pH 5.5'), wheatStrip, 6.5, 'US', lime).find(
@@ -84,7 +85,7 @@ test('a lime at hand is needed in the measure of its neutralising value, and on 
   )!;
   expect(ash.figure!.value.mid).toBeCloseTo(2 * pure.figure!.value.mid, 9);
   expect(ash.whole!.value.mid).toBeCloseTo(900 * ash.figure!.value.mid, 9);
-  expect(find('pH 7.5', 'Elemental sulfur')?.whole?.unit).toBe('kg');
+  expect(find('pH 7.5', 'Elemental sulfur')?.whole?.unit.text).toBe('kg');
 });
 test('on peat the soil is lighter: lime for 195 × 0.3 ÷ 1.3 kg/m²', () => {
   const lime = soilImplications(report('pH 5.5'), { ...wheatStrip, texture: 'peat' }, 6.5, 'US').find((r) =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { literal, type Figure } from '../figure/index.js';
-import type { Range } from '../quantity/index.js';
+import { type Measure, NO_UNIT, ofWhat, type Range } from '../quantity/index.js';
 import {
   BULK_DENSITY,
   cationExchange,
@@ -15,7 +15,8 @@ import {
   sulfurNeed,
 } from './soilChemistry.js';
 
-const m = (value: number | Range, unit = 'mg/L'): Figure => literal('measured', value, unit, 'measured', 'test');
+const m = (value: number | Range, unit: string | Measure = 'mg/L'): Figure =>
+  literal('measured', value, unit, 'measured', 'test');
 const exactSoil = soilMass(0.15, 'loam', m(1.3, 'kg/L'));
 const sar = (Na: number | Range, Ca: number | Range, Mg: number | Range) =>
   sodiumAdsorptionRatio({ Na: m(Na), Ca: m(Ca), Mg: m(Mg) });
@@ -58,10 +59,9 @@ test('sulfur: one pH on loam over 195 kg/m²: 35 × 195 ÷ 2 × 32.06e-6 = 0.109
   ).toBeCloseTo(0.01 * 195 * 0.32, 9);
 });
 test('lime: one pH on clay at neutralising value 0.9: 60 × 195 × 50.04e-6 ÷ 0.9', () =>
-  expect(limeNeed(m(5.5, ''), 6.5, pHBuffering('clay'), exactSoil, m(0.9, 'of pure CaCO₃')).value.mid).toBeCloseTo(
-    (60 * 195 * 50.04e-6) / 0.9,
-    9,
-  ));
+  expect(
+    limeNeed(m(5.5, ''), 6.5, pHBuffering('clay'), exactSoil, m(0.9, ofWhat(NO_UNIT, 'of pure CaCO₃'))).value.mid,
+  ).toBeCloseTo((60 * 195 * 50.04e-6) / 0.9, 9));
 test('ranges stay ranges, and sand needs less than clay', () => {
   const sand = limeNeed(m(5.5, ''), 6.5, pHBuffering('sand'), exactSoil);
   expect(sand.value.low).toBeLessThan(sand.value.mid);

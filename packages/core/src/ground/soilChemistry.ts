@@ -9,7 +9,7 @@ import {
   sum,
   type Figure,
 } from '../figure/index.js';
-import { addRanges, divideRanges, type Range } from '../quantity/index.js';
+import { addRanges, divideRanges, NO_UNIT, ofWhat, PH, type Range } from '../quantity/index.js';
 import type { Texture } from './site.js';
 import { CMOL_MG, type Cation } from './soilReport.js';
 
@@ -17,7 +17,7 @@ import { CMOL_MG, type Cation } from './soilReport.js';
 const EQUIVALENT_MG = { Na: 22.99, Ca: 20.04, Mg: 12.15 } as const;
 
 const toCharge = (cation: keyof typeof EQUIVALENT_MG, inExtract: Figure): Figure => {
-  if (inExtract.unit === 'mmol_c/L') return inExtract;
+  if (inExtract.unit.powers['mol'] === 1) return inExtract;
   const figure = quotient(
     `${cation}`,
     'mmol_c/L',
@@ -125,7 +125,7 @@ export function gypsumNeed(
   const excess = computed(
     'sodium to replace',
     through(espNow.value, (esp) => Math.max(0, esp - espGoal) / 100),
-    'of the exchange sites',
+    ofWhat(NO_UNIT, 'of the exchange sites'),
     'excess',
     `ESP less the goal of ${espGoal} %, never below zero`,
     [espNow],
@@ -157,7 +157,7 @@ export const pHBuffering = (texture: Texture): Figure =>
     'class average; a measured figure in the soil report replaces it',
   );
 
-const wantedPH = (goal: number): Figure => literal('pH wanted', goal, '', 'guess', 'as typed, in water');
+const wantedPH = (goal: number): Figure => literal('pH wanted', goal, PH, 'guess', 'as typed, in water');
 /** A difference of which the part below zero is nothing to be done. */
 const notNegative = (figure: Figure): Figure =>
   figure.value.low >= 0

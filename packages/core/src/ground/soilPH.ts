@@ -1,4 +1,5 @@
 import { assumption, literal, sum, type Figure } from '../figure/index.js';
+import { PH } from '../quantity/index.js';
 import type { Site } from './site.js';
 import { SOIL_METHOD_NAMES, soilFigure, type SoilMethod, type SoilReport } from './soilReport.js';
 
@@ -21,15 +22,15 @@ export function pHInWater(site: Pick<Site, 'pH'>, report: SoilReport | undefined
   for (const method of IN_SALT) {
     const measured = soilFigure(report, 'pH', [method]);
     if (measured)
-      return sum('pH in water', '', [
+      return sum('pH in water', PH, [
         measured,
         assumption(
           `how much lower pH reads ${SOIL_METHOD_NAMES[method]}`,
           SALT_PH_SHIFT,
-          '',
+          PH,
           'usual difference to a pH in water; a pH in water replaces it',
         ),
       ]);
   }
-  return site.pH === undefined ? undefined : literal('pH', site.pH, '', 'measured', 'the plot');
+  return site.pH === undefined ? undefined : literal('pH', site.pH, PH, 'measured', 'the plot');
 }

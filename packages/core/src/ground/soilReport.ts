@@ -1,4 +1,5 @@
 import { constant, literal, product, type Figure } from '../figure/index.js';
+import { PH } from '../quantity/index.js';
 import { declaredRange, type DeclaredValue } from '../shelf/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
@@ -206,7 +207,7 @@ export const figureOfReport = ({ analyte, value, unit, method }: SoilFigure): Fi
   literal(
     `${SOIL_ANALYTE_NAMES[analyte]}${method === 'notSaid' ? '' : `, ${SOIL_METHOD_NAMES[method]}`}`,
     declaredRange(value),
-    unit,
+    analyte === 'pH' ? PH : unit,
     'measured',
     `soil report${value.kind === 'below' ? `, below ${value.limit}: anything up to it` : ''}`,
   );

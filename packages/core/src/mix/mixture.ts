@@ -1,4 +1,5 @@
 import { computed, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
+import { inCurrency, measure, ofWhat, per } from '../quantity/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
 import { pricePerKg, pricesPerKg } from '../price/index.js';
 import { densityMid, inBasis, supplyFraction, type Product } from '../shelf/index.js';
@@ -24,6 +25,8 @@ export interface Mixture {
   readonly components: readonly Component[];
   readonly totalKg: number;
   readonly analysis: readonly MixNutrient[];
+  /** What most of its parts are priced in. */
+  readonly currency: string | undefined;
   /** Per kg of mix; undefined when a component has no price or the currencies differ, with the names of those that lack one. */
   readonly costPerKg: Figure | undefined;
   readonly unpriced: readonly string[];
@@ -45,7 +48,7 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
     const reading = supplyFraction(component.product, nutrient);
     if (reading.kind === 'figure')
       brought.push(
-        times(`${symbol} from ${component.product.name}`, `kg ${symbol}`, [
+        times(`${symbol} from ${component.product.name}`, ofWhat(measure('kg'), symbol), [
           weightOf(component),
           inBasis(reading.figure, nutrient, basis),
         ]),
@@ -53,13 +56,18 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
     else silent.push(component.product.name);
   }
   if (brought.length === 0) return undefined;
-  const fraction = quotient(`${symbol} in the mix`, 'kg/kg', sum(`${symbol} brought`, `kg ${symbol}`, brought), total);
+  const fraction = quotient(
+    `${symbol} in the mix`,
+    'kg/kg',
+    sum(`${symbol} brought`, ofWhat(measure('kg'), symbol), brought),
+    total,
+  );
   if (!fraction || fraction.value.high <= 0) return undefined;
   const { low, mid, high } = fraction.value;
   const percent = computed(
     `${analyteName(nutrient)} in the mix, as ${symbol}`,
     { low: low * 100, mid: mid * 100, high: high * 100 },
-    `% ${symbol}`,
+    ofWhat(measure('%'), symbol),
     'percent',
     'as per cent of the mix by mass',
     [fraction],
@@ -90,13 +98,20 @@ export function mixture(components: readonly Component[], fillerKg = 0): Mixture
   }));
   const unpriced = prices.filter((p) => !p.price).map((p) => p.component.product.name);
   const costs = prices.flatMap(({ component, price }) =>
-    price ? [times(`cost of ${component.product.name}`, price.currency, [weightOf(component), price.figure])] : [],
+    price
+      ? [times(`cost of ${component.product.name}`, inCurrency(price.currency), [weightOf(component), price.figure])]
+      : [],
   );
   const costPerKg =
     currency && unpriced.length === 0
-      ? quotient('Cost of the mix', `${currency}/kg`, sum('cost of all parts', currency, costs), total)
+      ? quotient(
+          'Cost of the mix',
+          per(inCurrency(currency), measure('kg')),
+          sum('cost of all parts', inCurrency(currency), costs),
+          total,
+        )
       : undefined;
-  return { components: used, totalKg: total.value.mid, analysis, costPerKg, unpriced };
+  return { components: used, totalKg: total.value.mid, analysis, currency, costPerKg, unpriced };
 }
 
 /** The currency most of some products are priced in; of several alike, the first in the alphabet. Undefined when none is priced. */

@@ -1,6 +1,6 @@
-import { constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
+import { constant, product as times, quotient, type Figure } from '../figure/index.js';
 import { symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
-import { moneyValue, printDay } from '../quantity/index.js';
+import { inCurrency, measure, ofWhat, per } from '../quantity/index.js';
 import {
   COUNTED_WORDS,
   inBasis,
@@ -11,6 +11,7 @@ import {
   type Product,
 } from '../shelf/index.js';
 import { cheapestPackages, POUNDS_PER_KG, type CostReason } from './costRange.js';
+import { priceFigure } from './pricePerKg.js';
 import { currentOffers } from './currentOffers.js';
 
 /** The question a price list answers: so much money per this mass unit of this nutrient in this basis. */
@@ -57,28 +58,22 @@ export function costAtOffer(product: Product, offer: Offer, question: CostQuesti
 
   const symbol = symbolIn(nutrient, basis);
   const { currency } = offer.price;
-  const nutrientKg = times(`${symbol} in the package`, `kg ${symbol}`, [
+  const nutrientKg = times(`${symbol} in the package`, ofWhat(measure('kg'), symbol), [
     mass.figure,
     inBasis(reading.figure, nutrient, basis),
   ]);
   const nutrientMass =
     perUnit === 'kg'
       ? nutrientKg
-      : times(`${symbol} in the package`, `lb ${symbol}`, [
+      : times(`${symbol} in the package`, ofWhat(measure('lb'), symbol), [
           nutrientKg,
           constant('lb per kg', POUNDS_PER_KG, 'lb/kg', 'by definition'),
         ]);
-  const price = literal(
-    'price of the package',
-    moneyValue(offer.price),
-    currency,
-    'label',
-    offer.seenOn ? `seen ${printDay(offer.seenOn)}` : 'product record',
-  );
+  const price = priceFigure(product, offer, offer.price);
   const told = COUNTED_WORDS[reading.counted];
   const figure = quotient(
     `Cost of ${symbol} in ${product.name}${told ? ` (${told})` : ''}`,
-    `${currency}/${perUnit} ${symbol}`,
+    per(inCurrency(currency), ofWhat(measure(perUnit), symbol)),
     price,
     nutrientMass,
   );

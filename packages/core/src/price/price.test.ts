@@ -297,7 +297,7 @@ test('per kilogram: why there is none, what it is, and where it comes from', () 
   });
   const [only, ...rest] = pricesPerKg(product);
   expect(rest).toEqual([]);
-  expect(only?.figure).toMatchObject({ label: 'Price of Meal', unit: 'EUR/kg', value: { mid: 1.5 } });
+  expect(only?.figure).toMatchObject({ label: 'Price of Meal', unit: { text: 'EUR/kg' }, value: { mid: 1.5 } });
   expect(workingLines(only!.figure).map((l) => [l.label, l.note])).toEqual([
     ['Price of Meal', ''],
     ['price of the package', 'label: product record'],

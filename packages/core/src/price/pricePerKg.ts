@@ -1,5 +1,5 @@
-import { literal, quotient, type Figure } from '../figure/index.js';
-import { moneyValue, printDay } from '../quantity/index.js';
+import { identified, literal, quotient, type Figure } from '../figure/index.js';
+import { inCurrency, measure, moneyValue, per, printDay, type Money } from '../quantity/index.js';
 import { packageMass, type Offer, type Product } from '../shelf/index.js';
 import { currentOffers } from './currentOffers.js';
 
@@ -8,19 +8,26 @@ export interface PricePerKg {
   readonly currency: string;
 }
 
+/** What one package of a bag costs: the same quantity wherever it is asked for. */
+export const priceFigure = ({ id }: Pick<Product, 'id'>, { size, unit, seller, seenOn }: Offer, price: Money): Figure =>
+  identified(
+    literal(
+      'price of the package',
+      moneyValue(price),
+      inCurrency(price.currency),
+      'label',
+      seenOn ? `seen ${printDay(seenOn)}` : 'product record',
+    ),
+    id && `${id} price ${size} ${unit} ${seller ?? ''} ${seenOn ?? ''}`,
+  );
+
 /** What a kilogram costs in one package; undefined without a price, or when a volume has no density. */
 export function offerPerKg(product: Product, offer: Offer): PricePerKg | undefined {
   const mass = packageMass(product, offer);
   if (!offer.price || mass.kind === 'needsDensity') return undefined;
   const { currency } = offer.price;
-  const price = literal(
-    'price of the package',
-    moneyValue(offer.price),
-    currency,
-    'label',
-    offer.seenOn ? `seen ${printDay(offer.seenOn)}` : 'product record',
-  );
-  const figure = quotient(`Price of ${product.name}`, `${currency}/kg`, price, mass.figure);
+  const price = priceFigure(product, offer, offer.price);
+  const figure = quotient(`Price of ${product.name}`, per(inCurrency(currency), measure('kg')), price, mass.figure);
   return figure && { figure, currency };
 }
 

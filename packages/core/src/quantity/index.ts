@@ -30,6 +30,7 @@ export {
   type RateBasis,
   rateBasis,
   rateFactor,
+  rateMeasure,
   rateRange,
   rateUnit,
 } from './rate.js';
@@ -45,3 +46,5 @@ export {
 export { AMOUNT, formatMoney, type Money, money, moneyValue, plainAmount } from './money.js';
 export { capital, tooLong } from './words.js';
 export { parseDay, printDay, readDate, slashOrder } from './day.js';
+export { inCurrency, manyOf, type Measure, measure, NO_UNIT, ofWhat, per, PH, productOf, sameKind } from './measure.js';
+export { percentileOf, triangular, uniformDraws } from './draws.js';

@@ -1,3 +1,4 @@
+import { manyOf, measure, per, type Measure } from './measure.js';
 import { parseNumber, typedNumber, type DecimalMark } from './parseNumber.js';
 import { parseQuantityRange, whoseWords, type ParsedQuantity } from './parseQuantity.js';
 import type { Range } from './range.js';
@@ -62,6 +63,20 @@ export const rateRange = ({ amount, least = amount }: Rate): Range => ({
 /** A rate's unit in one piece. @example rateUnit({ amount: 3, unit: 'lb', per: { amount: 1000, unit: 'ft²' } }) // 'lb/1000 ft²' */
 export const rateUnit = ({ unit, per }: Rate): string =>
   `${unit}/${per.amount === 1 ? '' : `${per.amount} `}${per.unit}`;
+
+/** The same as a measure to reckon with: a weight or volume for each of what it is told by. */
+export function rateMeasure(rate: Rate): Measure {
+  const basis = rateBasis(rate);
+  const each = manyOf(rate.per.amount * (perOf(rate.per.unit)?.factor ?? NaN), measure(CANONICAL[basis]));
+  return { ...per(measure(rate.unit), each), text: rateUnit(rate) };
+}
+const CANONICAL: Readonly<Record<RateBasis, string>> = {
+  area: 'm²',
+  plant: 'plant',
+  row: 'm of row',
+  water: 'L of water',
+  medium: 'L of medium',
+};
 
 /** A rate in the words that are read back as the same. @example '30–50 g/m²' */
 export const printRate = (rate: Rate): string =>

@@ -1,5 +1,4 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Range } from '../quantity/index.js';
+import { percentileOf, triangular, uniformDraws } from '../quantity/index.js';
 import { numbersFrom } from './parameters.js';
 import type { ReleaseCase } from './productRelease.js';
 import { weekly } from './productRelease.js';
@@ -10,15 +9,6 @@ export interface Band {
   readonly low: readonly number[];
   readonly median: readonly number[];
   readonly high: readonly number[];
-}
-
-/** A draw from the triangle low–mid–high at a probability 0–1. */
-export function triangular({ low, mid, high }: Range, probability: number): number {
-  if (low === high) return mid;
-  const peak = (mid - low) / (high - low);
-  return probability < peak
-    ? low + Math.sqrt(probability * (high - low) * (mid - low))
-    : high - Math.sqrt((1 - probability) * (high - low) * (high - mid));
 }
 
 /**
@@ -34,8 +24,7 @@ export function releaseBand(
   seed: number,
   onProgress: (share: number) => boolean = () => true,
 ): Band | undefined {
-  const random = xoroshiro128plus(seed);
-  const uniform = (): number => ((random.next() >>> 0) + 0.5) / 2 ** 32;
+  const uniform = uniformDraws(seed);
   const weeks = weekly({ length: setup.around.temperatureC.length + 1 }).length;
   const columns = Array.from({ length: weeks }, () => new Float64Array(draws));
   for (let draw = 0; draw < draws; draw++) {
@@ -50,7 +39,6 @@ export function releaseBand(
     });
   }
   columns.forEach((column) => column.sort());
-  const percentile = (share: number): number[] =>
-    columns.map((column) => column[Math.min(draws - 1, Math.floor(share * draws))] ?? 0);
+  const percentile = (share: number): number[] => columns.map((column) => percentileOf(column, share));
   return { low: percentile(0.1), median: percentile(0.5), high: percentile(0.9) };
 }

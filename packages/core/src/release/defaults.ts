@@ -1,11 +1,11 @@
 import type { OrganicClass } from '../shelf/index.js';
-import { between, type Range } from '../quantity/index.js';
+import { between, type Measure, NO_UNIT, ofWhat, type Range } from '../quantity/index.js';
 
 /** An assumed parameter of the release model: its name as users read it, its range, its unit and where it comes from. */
 export interface Parameter {
   readonly label: string;
   readonly range: Range;
-  readonly unit: string;
+  readonly unit: Measure | string;
   readonly source: string;
 }
 
@@ -70,7 +70,7 @@ export const SHARED_PARAMETERS = {
   wetness: {
     label: 'how much of the plant-available water is there',
     range: between(0.5, 0.8, 1),
-    unit: 'of field capacity',
+    unit: ofWhat(NO_UNIT, 'of field capacity'),
     source: 'watered garden soil between rains',
   },
   soilMineralKgPerHa: {
@@ -214,6 +214,6 @@ export const ORGANIC_SOURCE = CLASS_AVERAGE;
 export const LISTING: Parameter = {
   label: 'how far the first organic ingredient listed outweighs the others',
   range: between(0, 0.5, 1),
-  unit: 'from equal (0) to all (1)',
+  unit: ofWhat(NO_UNIT, 'from equal (0) to all (1)'),
   source: 'ingredients are listed in descending order by custom, not everywhere by law',
 };

@@ -1,6 +1,7 @@
 import { bag, featherMeal, line, straw, urea, wheatStrip } from '../../test/bags.js';
 import { assumptionsIn } from '../figure/index.js';
-import { releaseBand, triangular } from './band.js';
+import { triangular } from '../quantity/index.js';
+import { releaseBand } from './band.js';
 import { numbersFrom, volatileParameter } from './parameters.js';
 import { simulate } from './simulate.js';
 import { productRelease, RELEASE_DAYS, weekly, type ProductRelease } from './productRelease.js';

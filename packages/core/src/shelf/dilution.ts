@@ -1,6 +1,6 @@
 import { computed, constant, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import type { Nutrient } from '../nutrient/index.js';
-import { rateFactor, rateRange, rateUnit, scaleRange, unitOf } from '../quantity/index.js';
+import { measure, per, rateFactor, rateMeasure, rateRange, rateUnit, scaleRange, unitOf } from '../quantity/index.js';
 import { densityFigure } from './density.js';
 import { massFraction } from './massFraction.js';
 import type { Direction, Product } from './product.js';
@@ -23,7 +23,7 @@ export function dilutedMgPerL(product: Product, direction: Direction, nutrient: 
   if (byVolume && !density) return unknown('its density is not entered');
   const reading = massFraction(product, nutrient);
   if (reading.kind !== 'figure') return unknown(reading.kind === 'below' ? 'below detection' : 'not declared');
-  const rate = literal('dilution', rateRange(direction), rateUnit(direction), 'label', 'product record');
+  const rate = literal('dilution', rateRange(direction), rateMeasure(direction), 'label', 'product record');
   const [own, weighed] = byVolume ? ['mL/L', 'mL'] : ['g/L', 'g'];
   const amount =
     rateUnit(direction) === `${weighed}/L of water`
@@ -33,7 +33,7 @@ export function dilutedMgPerL(product: Product, direction: Direction, nutrient: 
           constant(
             `${own} per ${rateUnit(direction)}`,
             1000 * rateFactor(direction),
-            `${own} per ${rateUnit(direction)}`,
+            per(measure(own), rateMeasure(direction)),
             'by definition',
           ),
         ]);
@@ -47,6 +47,7 @@ export function dilutedMgPerL(product: Product, direction: Direction, nutrient: 
     : water;
   const held = times(`${nutrient} in it`, 'mg', [
     mass,
+    water,
     reading.figure,
     constant('mg per g', 1000, 'mg/g', 'by definition'),
   ]);

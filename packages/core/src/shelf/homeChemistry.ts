@@ -87,7 +87,7 @@ export function kitchenExtract(
     'mol',
     product('acid by weight', 'g', [
       typed('strength', percent, '% w/v'),
-      constant('g per % and litre', 10, 'g/L per %', 'by definition'),
+      constant('g per % and litre', 10, 'g/L per % w/v', 'by definition'),
       typed('volume', litres, 'L'),
     ]),
     constant(`molar mass of ${acid.name}`, acid.gPerMol, 'g/mol', 'standard atomic weights'),

@@ -1,4 +1,13 @@
-import { computed, constant, literal, product as times, PROVENANCES, sum, type Figure } from '../figure/index.js';
+import {
+  computed,
+  constant,
+  identified,
+  literal,
+  product as times,
+  PROVENANCES,
+  sum,
+  type Figure,
+} from '../figure/index.js';
 import {
   analyteName,
   compoundPerElement,
@@ -10,7 +19,7 @@ import {
   type Basis,
   type Nutrient,
 } from '../nutrient/index.js';
-import { divideRanges, scaleRange, type Range } from '../quantity/index.js';
+import { divideRanges, measure, ofWhat, per, scaleRange, type Range } from '../quantity/index.js';
 import { declaredRange } from './declaredValue.js';
 import { densityFigure, densityRange } from './density.js';
 import { coatedIsOwnPart } from './nitrogenForms.js';
@@ -23,7 +32,7 @@ export type Reading =
   | { readonly kind: 'needsDensity'; readonly declared: AnalysisFigure }
   | { readonly kind: 'notDeclared' };
 
-type Source = Pick<Product, 'analysis' | 'densityKgPerL'>;
+type Source = Pick<Product, 'analysis' | 'densityKgPerL'> & { readonly id?: string };
 
 /** How much of the whole one of each unit is; kg/L for those per volume. */
 export const UNIT_FACTOR: Readonly<Record<AnalysisUnit, number>> = {
@@ -55,16 +64,21 @@ export function elementRange(line: AnalysisFigure, product: Pick<Product, 'densi
 }
 
 /** A line as mass of its element per mass of product. */
-export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'densityKgPerL'>): Figure {
+export function elementFigure(line: AnalysisFigure, product: Omit<Source, 'analysis'>): Figure {
   const element = elementOf(line.analyte);
   const name = analyteName(line.analyte);
-  const declared = literal(
-    `declared ${line.extract ? 'available (extract) ' : ''}${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`,
-    declaredRange(line.value),
-    line.unit,
-    line.provenance,
-    line.source,
+  const id = product.id ? `${product.id} ${line.analyte} ${line.basis} ${line.extract ?? ''}` : '';
+  const declared = identified(
+    literal(
+      `declared ${line.extract ? 'available (extract) ' : ''}${name}${line.basis === 'element' ? '' : ` as ${formulaText(line.basis)}`}`,
+      declaredRange(line.value),
+      line.unit,
+      line.provenance,
+      line.source,
+    ),
+    id,
   );
+  const each = perElement(line);
   const basisWords =
     line.basis === 'element'
       ? ''
@@ -77,6 +91,7 @@ export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'dens
       'toFraction',
       `${line.unit} as a fraction by mass${basisWords}`,
       [declared],
+      ([value = 0]) => value * each,
     );
   const density = densityFigure(product) ?? constant('density', 1, 'kg/L', 'not entered: taken as water');
   return computed(
@@ -86,6 +101,7 @@ export function elementFigure(line: AnalysisFigure, product: Pick<Product, 'dens
     'perVolumeToFraction',
     `mass per litre ÷ density${basisWords}`,
     [declared, density],
+    ([value = 0, kgPerL = 1]) => (value * each) / kgPerL,
   );
 }
 
@@ -132,7 +148,7 @@ export const inBasis = (fraction: Figure, nutrient: Nutrient, basis: Basis): Fig
         constant(
           `${formulaText(basis)} per ${nutrient}`,
           compoundPerElement(basis),
-          `kg ${formulaText(basis)}/kg ${nutrient}`,
+          per(ofWhat(measure('kg'), formulaText(basis)), ofWhat(measure('kg'), nutrient)),
           'standard atomic weights',
         ),
       ]);

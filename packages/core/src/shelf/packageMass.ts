@@ -1,5 +1,5 @@
 import { constant, literal, product as times, type Figure } from '../figure/index.js';
-import { unitOf } from '../quantity/index.js';
+import { measure, per, unitOf } from '../quantity/index.js';
 import { densityFigure } from './density.js';
 import type { Offer, Product } from './product.js';
 
@@ -18,7 +18,12 @@ export function packageMass(product: Pick<Product, 'densityKgPerL'>, offer: Pick
       ? size
       : times('package size', canonical, [
           size,
-          constant(`${canonical} per ${unit.symbol}`, unit.factor, `${canonical}/${unit.symbol}`, 'by definition'),
+          constant(
+            `${canonical} per ${unit.symbol}`,
+            unit.factor,
+            per(measure(canonical), measure(unit.symbol)),
+            'by definition',
+          ),
         ]);
   if (unit.dimension === 'mass') return { kind: 'figure', figure: converted };
   const density = densityFigure(product);

@@ -15,7 +15,7 @@ test('20 kg bought and 3 kg used leave 17 kg, each movement in the working', () 
   const stock = stockOnHand(bag(), [moved(20, 'kg', { lot: 'A7' }), moved(-3)]);
   expect(stock).toMatchObject({
     kind: 'figure',
-    figure: { unit: 'kg', label: 'Test bag on hand', value: { low: 17, mid: 17, high: 17 } },
+    figure: { unit: { text: 'kg' }, label: 'Test bag on hand', value: { low: 17, mid: 17, high: 17 } },
   });
   expect(stock.kind === 'figure' && 'of' in stock.figure.how && stock.figure.how.of.map((f) => f.label)).toEqual([
     'bought, 14 Mar 2026, lot A7',
@@ -28,11 +28,11 @@ test('pounds and ounces add up with kilograms: 50 lb less 8 oz is 22.45 kg', () 
 });
 test('what is all by volume stays in litres; with weights it needs a density, and takes its range', () => {
   expect(stockOnHand(bag(), [moved(5, 'L'), moved(-250, 'mL')])).toMatchObject({
-    figure: { unit: 'L', value: { mid: 4.75 } },
+    figure: { unit: { text: 'L' }, value: { mid: 4.75 } },
   });
   expect(stockOnHand(bag(), [moved(5, 'L'), moved(1)])).toEqual({ kind: 'needsDensity' });
   const mixed = stockOnHand(bag({ densityKgPerL: { low: 1, mid: 1.1, high: 1.2 } }), [moved(5, 'L'), moved(1)]);
-  expect(mixed.kind === 'figure' && [mixed.figure.unit, mixed.figure.value]).toEqual([
+  expect(mixed.kind === 'figure' && [mixed.figure.unit.text, mixed.figure.value]).toEqual([
     'kg',
     { low: 6, mid: 6.5, high: 7 },
   ]);

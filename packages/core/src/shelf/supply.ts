@@ -1,4 +1,4 @@
-import { assumption, product as times } from '../figure/index.js';
+import { assumption, identified, product as times } from '../figure/index.js';
 import { analyteName, compoundPerElement, NITROGEN_FORMS, type Nutrient } from '../nutrient/index.js';
 import { addRanges, multiplyRanges, type Range } from '../quantity/index.js';
 import { materialHolds } from './library/contents.js';
@@ -23,7 +23,7 @@ export const COUNTED_WORDS: Readonly<Record<Counted, string>> = {
   total: 'total, not what is available',
 };
 
-type Source = Pick<Product, 'analysis' | 'densityKgPerL' | 'derivedFrom'>;
+type Source = Pick<Product, 'analysis' | 'densityKgPerL' | 'derivedFrom'> & { readonly id?: string };
 
 /** Which line of an analysis supplies an element, what of it counts, and the share of it that is available where it is a total. */
 interface Choice {
@@ -83,11 +83,14 @@ export function supplyFraction(product: Source, nutrient: Nutrient): Supply {
   if (reading.kind !== 'figure') return reading;
   if (!share) return { ...reading, counted };
   const name = analyteName(nutrient);
-  const usual = assumption(
-    `share of its ${name} that is available`,
-    share,
-    'kg/kg',
-    `typical of ${from.map((m) => m.name).join(' and ')}`,
+  const usual = identified(
+    assumption(
+      `share of its ${name} that is available`,
+      share,
+      'kg/kg',
+      `typical of ${from.map((m) => m.name).join(' and ')}`,
+    ),
+    product.id ? `${product.id} available ${nutrient}` : '',
   );
   const figure = times(`available ${name}, as ${nutrient}`, 'kg/kg', [reading.figure, usual]);
   return { kind: 'figure', figure, declared: reading.declared, counted };

@@ -49,7 +49,7 @@ export function JudgementSheet({ judgement }: { judgement: Judgement }) {
                 <td className="num">
                   {figures.map((f) => (
                     <div key={f.label}>
-                      <FigureButton figure={f}>{formatTrimmedRange(f.value, 2)}</FigureButton> {f.unit}
+                      <FigureButton figure={f}>{formatTrimmedRange(f.value, 2)}</FigureButton> {f.unit.text}
                     </div>
                   ))}
                 </td>

@@ -1,5 +1,14 @@
 import { X } from 'lucide-react';
-import { formatTrimmedRange, isExact, workingLines, type Figure, type WorkingLine } from '@wheat-ledger/core';
+import {
+  formatTrimmed,
+  formatTrimmedRange,
+  isExact,
+  spreadWords,
+  whatMoves,
+  workingLines,
+  type Figure,
+  type WorkingLine,
+} from '@wheat-ledger/core';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 
@@ -9,8 +18,32 @@ const KIND_MARKS: Readonly<Record<WorkingLine['kind'], string>> = {
   constant: '=',
   operation: '',
   function: 'ƒ',
+  solved: '◆',
 };
 const DEEPEST_INDENT = 5;
+const MOST_MOVERS = 4;
+
+/** What the range comes from, where several things make it: the most of it first. */
+function Movers({ figure }: { figure: Figure }) {
+  const movers = whatMoves(figure);
+  if (movers.length < 2) return null;
+  return (
+    <>
+      <h3 className="mt-3 text-[0.9375rem]">What moves it most</h3>
+      <ol className="text-[0.875rem] leading-snug">
+        {movers.slice(0, MOST_MOVERS).map(({ figure: leaf, atLow, atHigh }, i) => (
+          <li key={i} className="flex gap-2 py-0.5">
+            <span className="min-w-0 flex-1">{leaf.label}</span>
+            <span className="text-right">
+              {formatTrimmed(Math.min(atLow, atHigh), 3)} to {formatTrimmed(Math.max(atLow, atHigh), 3)}{' '}
+              {figure.unit.text}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
 
 /** A figure's working, line by line: the figure first, what it was made from indented below, assumptions marked with their range. */
 export function Working({ figure }: { figure: Figure }) {
@@ -35,9 +68,11 @@ export function Working({ figure }: { figure: Figure }) {
         </button>
       </div>
       <p className="font-slab text-2xl font-semibold">
-        {formatTrimmedRange(figure.value)} <span className="text-base font-normal">{figure.unit}</span>
+        {formatTrimmedRange(figure.value)} <span className="text-base font-normal">{figure.unit.text}</span>
       </p>
-      {!isExact(figure.value) && <p className="text-sm text-faint">a range, because what went in is a range</p>}
+      {!isExact(figure.value) && (
+        <p className="text-sm text-faint">{spreadWords(figure) || 'a range, because what went in is a range'}</p>
+      )}
       {head?.expression && <p className="mt-1 text-[0.9375rem]">= {head.expression}</p>}
       {head?.note && <p className="mt-1 text-[0.9375rem]">{head.note}</p>}
       <ol className="mt-2 border-t border-rule">
@@ -63,6 +98,7 @@ export function Working({ figure }: { figure: Figure }) {
           </li>
         ))}
       </ol>
+      <Movers figure={figure} />
     </section>
   );
 }

@@ -4,10 +4,10 @@ import { FigureButton } from '../ui/FigureButton';
 
 /** A need per m² is read in grams; everything else as it is. */
 function Shown({ figure }: { figure: Figure }) {
-  if (figure.unit !== 'kg/m²')
+  if (figure.unit.text !== 'kg/m²')
     return (
       <>
-        <FigureButton figure={figure} /> {figure.unit}
+        <FigureButton figure={figure} /> {figure.unit.text}
       </>
     );
   return (

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useRecords } from '../app/api';
-import { capital, assumption, LIBRARY, literal, scaleRange, type Lime } from '@wheat-ledger/core';
+import { capital, assumption, LIBRARY, literal, NO_UNIT, ofWhat, scaleRange, type Lime } from '@wheat-ledger/core';
 
 /** Below this neutralising value nobody would lime with it. */
 const LEAST_LIMING = 30;
@@ -18,7 +18,7 @@ export function useLimes(): readonly Lime[] {
                 neutralisingValue: literal(
                   'neutralising value',
                   (r.limingPer100Kg ?? 0) / 100,
-                  'of pure CaCO₃',
+                  ofWhat(NO_UNIT, 'of pure CaCO₃'),
                   'label',
                   'product record',
                 ),
@@ -34,7 +34,7 @@ export function useLimes(): readonly Lime[] {
                 neutralisingValue: assumption(
                   `neutralising value of ${entry.name}`,
                   scaleRange(entry.limingPer100Kg, 0.01),
-                  'of pure CaCO₃',
+                  ofWhat(NO_UNIT, 'of pure CaCO₃'),
                   'typical; a bag’s own liming effect replaces it',
                 ),
               },

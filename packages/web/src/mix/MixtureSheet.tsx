@@ -7,6 +7,7 @@ import {
   formatGiven,
   formatNumber,
   fromCanonical,
+  inCurrency,
   product as times,
   literal,
   symbolIn,
@@ -158,10 +159,13 @@ interface MixtureSheetProps {
 export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }: MixtureSheetProps) {
   const used = mix.components.map((c) => c.product);
   const conflicts = conflictsIn(used);
-  const currency = mix.costPerKg?.unit.split('/')[0] ?? '';
+  const currency = mix.currency ?? '';
   const batchCost =
     mix.costPerKg &&
-    times('Cost of the batch', currency, [mix.costPerKg, literal('batch', batchKg, 'kg', 'measured', 'as typed')]);
+    times('Cost of the batch', inCurrency(currency), [
+      mix.costPerKg,
+      literal('batch', batchKg, 'kg', 'measured', 'as typed'),
+    ]);
   return (
     <div className="flex flex-col gap-5">
       <dl className="flex flex-wrap gap-x-8 gap-y-1" data-testid="mix-cost">
@@ -171,7 +175,7 @@ export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }
               <dt className="text-sm text-faint">Cost per kg</dt>
               <dd className="font-slab text-xl font-semibold">
                 <FigureButton figure={mix.costPerKg} />{' '}
-                <span className="text-base font-normal">{mix.costPerKg.unit}</span>
+                <span className="text-base font-normal">{mix.costPerKg.unit.text}</span>
               </dd>
             </div>
             <div>

@@ -38,7 +38,7 @@ export function Assumptions({ courses }: { courses: readonly Course[] }) {
               <th scope="row">{figure.label}</th>
               <td className="num">{formatGiven(figure.value.mid)}</td>
               <td className="num">{isExact(figure.value) ? 'fixed' : formatGivenRange(figure.value)}</td>
-              <td>{figure.unit}</td>
+              <td>{figure.unit.text}</td>
               <td className="text-faint">
                 {figure.how.kind === 'assumption' ? figure.how.source : ''}
                 {bags.length < courses.length && `; ${bags.join(', ')}`}

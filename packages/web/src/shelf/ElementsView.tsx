@@ -49,7 +49,7 @@ function Row({ row }: { row: ElementRow }) {
       <td className="num">
         {brought && (
           <FigureButton figure={brought}>
-            {shownRange(brought.value, below)} {brought.unit}
+            {shownRange(brought.value, below)} {brought.unit.text}
           </FigureButton>
         )}
       </td>

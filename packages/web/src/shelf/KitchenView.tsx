@@ -149,7 +149,7 @@ export function KitchenView() {
                 <tr key={name}>
                   <th scope="row">{name}</th>
                   <td className="num">
-                    <FigureButton figure={figure} /> {figure.unit}
+                    <FigureButton figure={figure} /> {figure.unit.text}
                   </td>
                 </tr>
               ))}

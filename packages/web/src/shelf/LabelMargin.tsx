@@ -36,7 +36,7 @@ export function LabelMargin({ draft }: { draft: Product }) {
               <li key={i} className="border-b border-rule py-1">
                 <span className="flex gap-2">
                   <span className="mr-auto">{offer.seenOn ? printDay(offer.seenOn) : 'no date'}</span>
-                  <FigureButton figure={figure} /> {figure.unit}
+                  <FigureButton figure={figure} /> {figure.unit.text}
                 </span>
                 <span className="text-[0.875rem] text-faint">
                   {formatGiven(offer.size)} {offer.unit}

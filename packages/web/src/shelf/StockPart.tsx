@@ -43,8 +43,8 @@ function readMovement(typed: Typed, product: ProductRecord, stock: StockOnHand):
   if (stock.kind === 'needsDensity')
     return 'A count needs the bag’s density, since some of it was weighed and some measured.';
   const before = stock.kind === 'figure' ? stock.figure : undefined;
-  if (before && before.unit !== (read.unit.dimension === 'mass' ? 'kg' : 'L'))
-    return `Read ${typed.amount.trim()}, expected the count in ${before.unit}, as the rest was measured.`;
+  if (before && before.unit.text !== (read.unit.dimension === 'mass' ? 'kg' : 'L'))
+    return `Read ${typed.amount.trim()}, expected the count in ${before.unit.text}, as the rest was measured.`;
   const amount = read.value - (before?.value.mid ?? 0) / unitOf(unit).factor;
   return amount === 0 ? 'That is what the book says already.' : { ...base, amount, unit };
 }
@@ -120,7 +120,7 @@ export function StockPart({ product }: { product: ProductRecord }) {
         {stock.kind === 'figure' ? (
           <>
             On hand <FigureButton figure={stock.figure}>{formatTrimmedRange(stock.figure.value)}</FigureButton>{' '}
-            {stock.figure.unit}
+            {stock.figure.unit.text}
           </>
         ) : stock.kind === 'none' ? (
           <span className="text-faint">Nothing was entered yet.</span>
