@@ -1,6 +1,6 @@
-import { computed, type Figure } from '../figure/index.js';
+import { inPercent, type Figure } from '../figure/index.js';
 import { analyteName, symbolIn, type Nutrient } from '../nutrient/index.js';
-import { capital, formatGivenRange, formatTrimmedRange, measure, ofWhat, scaleRange } from '../quantity/index.js';
+import { capital, formatGivenRange, formatTrimmedRange, measure, ofWhat } from '../quantity/index.js';
 import { materialHolds, massFraction, readIngredients, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
@@ -61,13 +61,11 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
     case 'figure': {
       if (reading.figure.value.high <= 0)
         return { answer: 'against', text: `The analysis gives ${name} as nil.`, figure: reading.figure };
-      const percent = computed(
+      const percent = inPercent(
         `${name} in ${product.name}`,
-        scaleRange(reading.figure.value, 100),
         ofWhat(measure('%'), nutrient),
-        'percent',
         'as per cent of the product by mass',
-        [reading.figure],
+        reading.figure,
       );
       return { answer: 'supports', text: `Holds ${formatTrimmedRange(percent.value)} % ${nutrient}.`, figure: percent };
     }

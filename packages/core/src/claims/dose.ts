@@ -1,4 +1,4 @@
-import { assumption, computed, constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
+import { assumption, constant, inPercent, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { TRACE_UPTAKE_KG_PER_HA, type CropTemplate } from '../ground/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
 import {
@@ -10,7 +10,6 @@ import {
   rateMeasure,
   rateRange,
   rateUnit,
-  scaleRange,
   unitOf,
   type RateBasis,
 } from '../quantity/index.js';
@@ -108,14 +107,7 @@ export function asShareOfNeed(brought: Figure, need: Figure, nutrient: Nutrient)
   const ratio = quotient('brought ÷ needed', '', brought, need);
   return (
     ratio &&
-    computed(
-      `Share of one season’s ${analyteName(nutrient)}`,
-      scaleRange(ratio.value, 100),
-      '% of need',
-      'percent',
-      'as per cent of the crop’s uptake',
-      [ratio],
-    )
+    inPercent(`Share of one season’s ${analyteName(nutrient)}`, '% of need', 'as per cent of the crop’s uptake', ratio)
   );
 }
 

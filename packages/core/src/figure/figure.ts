@@ -6,6 +6,12 @@ export type Provenance = (typeof PROVENANCES)[number];
 
 export type Sign = '+' | '−' | '×' | '÷';
 
+/** A number times each operand, or over it (−1). Plain data, so that a figure can go to another thread. @example { scale: 100, of: [1] } // as per cent */
+export interface Powers {
+  readonly scale: number;
+  readonly of: readonly (1 | -1)[];
+}
+
 /** How a figure came to be. */
 export type How =
   | { readonly kind: 'literal'; readonly provenance: Provenance; readonly source: string }
@@ -17,8 +23,8 @@ export type How =
       readonly name: string;
       readonly text: string;
       readonly of: readonly Figure[];
-      /** The same computation with other numbers put in, where it can be told so shortly; else the figure counts as a leaf. */
-      readonly again?: ((of: readonly number[]) => number) | undefined;
+      /** The same computation with other numbers put in, where it is no more than this; else the figure counts as a leaf. */
+      readonly again?: Powers | undefined;
     }
   | {
       readonly kind: 'solved';
@@ -102,7 +108,7 @@ export const computed = (
   name: string,
   text: string,
   of: readonly Figure[],
-  again?: (of: readonly number[]) => number,
+  again?: Powers,
 ): Figure => ({
   label,
   value: asRange(value),

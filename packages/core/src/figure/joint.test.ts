@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { between, exact, inCurrency, measure, per } from '../quantity/index.js';
-import { assumption, computed, identified, literal, spreadAs, type Figure } from './figure.js';
+import { assumption, computed, identified, literal, spreadAs, type Figure, type Powers } from './figure.js';
 import { compareFigures, whatMoves } from './compare.js';
-import { difference, product, quotient, sum } from './operations.js';
+import { difference, inPercent, product, quotient, sum } from './operations.js';
 
 const EUR = inCurrency('EUR');
 const uncertain = (label: string, low: number, mid: number, high: number, unit: string | typeof EUR = 'kg'): Figure =>
@@ -70,18 +70,21 @@ test('where it moves both ways seeded draws tell, the same every time, and insid
 
 test('a computation that can be done again is looked through; one that cannot is a quantity of its own', () => {
   const x = uncertain('x', 1, 2, 4, '');
-  const doubled = (again?: (of: readonly number[]) => number): Figure =>
-    computed('2x', between(2, 4, 8), '', 'double', 'twice', [x], again);
+  const doubled = (again?: Powers): Figure => computed('2x', between(2, 4, 8), '', 'double', 'twice', [x], again);
   expect(difference('d', '', doubled(), x).value).toEqual(between(-2, 2, 7));
-  const open = difference(
-    'd',
-    '',
-    doubled(([a = 0]) => 2 * a),
-    x,
-  );
-  expect(open.value.low).toBeGreaterThanOrEqual(1);
-  expect(open.value.high).toBeLessThanOrEqual(4);
-  expect(open.spread.kind).toBe('draws');
+  expect(difference('d', '', doubled({ scale: 2, of: [1] }), x).value).toEqual(between(1, 2, 4));
+});
+
+test('over an operand a computation falls as that rises: 6/x − x from 6 to −2.5, exactly', () => {
+  const x = uncertain('x', 1, 2, 4, '');
+  const inverse = computed('6/x', between(1.5, 3, 6), '', 'over', 'six over it', [x], { scale: 6, of: [-1] });
+  expect(difference('d', '', inverse, x).value).toEqual(between(-2.5, 1, 5));
+});
+
+test('figures are plain data, so that another thread can have them', () => {
+  const share = inPercent('%', '%', 'as per cent', uncertain('x', 0.1, 0.125, 0.25));
+  expect(share.value).toEqual(between(10, 12.5, 25));
+  expect(JSON.parse(JSON.stringify(share))).toEqual(share);
 });
 
 test('what can be nothing is a tie, also at its edge', () => {

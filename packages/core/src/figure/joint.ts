@@ -10,7 +10,7 @@ import {
   uniformDraws,
   type Range,
 } from '../quantity/index.js';
-import { operandsOf, type Figure } from './figure.js';
+import { operandsOf, type Figure, type Powers } from './figure.js';
 
 /** What tells one uncertain quantity from another: its name, or the very object where nobody named it. */
 type Identity = string | Figure;
@@ -37,7 +37,7 @@ export function withNumbers(figure: Figure, set: ReadonlyMap<Identity, number>):
   if (!opens(figure)) return set.get(identityOf(figure)) ?? figure.value.mid;
   const of = operandsOf(figure).map((f) => withNumbers(f, set));
   const [first = 0, ...rest] = of;
-  if (how.kind === 'function') return how.again?.(of) ?? figure.value.mid;
+  if (how.kind === 'function') return how.again ? withPowers(how.again, of) : figure.value.mid;
   if (how.kind !== 'operation') return figure.value.mid;
   switch (how.sign) {
     case '+':
@@ -51,14 +51,34 @@ export function withNumbers(figure: Figure, set: ReadonlyMap<Identity, number>):
   }
 }
 
+function withPowers({ scale, of }: Powers, numbers: readonly number[]): number {
+  return numbers.reduce((all, x, i) => (of[i] === -1 ? all / x : all * x), scale);
+}
+
 const ZERO = exact(0);
 const sumOf = (ranges: readonly Range[]): Range => ranges.reduce(addRanges, ZERO);
+
+/** One operand moves c·Πxᵢ^pᵢ by the others' part of it, times 1, or −1/x² where it is divided by. */
+function slopeOfPowers(of: readonly Figure[], { scale, of: powers }: Powers, by: Identity): Range | undefined {
+  const over = (top: Range, i: number): Range | undefined => divideRanges(top, of[i]?.value ?? ZERO);
+  const parts = of.map((f, i) => {
+    let part = slopeOf(f, by);
+    for (let j = 0; j < of.length && part; j++) {
+      if (powers[j] === -1) part = over(part, j);
+      else if (j !== i) part = multiplyRanges(part, of[j]?.value ?? ZERO);
+    }
+    return part && powers[i] === -1 ? over(multiplyRanges(part, exact(-1)), i) : part;
+  });
+  const known = parts.filter((p) => p !== undefined);
+  return known.length < parts.length ? undefined : multiplyRanges(sumOf(known), exact(scale));
+}
 
 /** Bounds on how a figure moves with one of its uncertain quantities; undefined where that cannot be told. */
 function slopeOf(figure: Figure, by: Identity): Range | undefined {
   if (!opens(figure)) return identityOf(figure) === by ? exact(1) : ZERO;
   const { how } = figure;
-  if (how.kind !== 'operation') return uncertainIn(figure).has(by) ? undefined : ZERO;
+  if (how.kind === 'function' && how.again) return slopeOfPowers(how.of, how.again, by);
+  if (how.kind !== 'operation') return undefined;
   const slopes = how.of.map((f) => slopeOf(f, by));
   const known = slopes.filter((s) => s !== undefined);
   if (known.length < slopes.length) return undefined;

@@ -1,5 +1,5 @@
 import { addRanges, divideRanges, exact, multiplyRanges, subtractRanges, type Range } from '../quantity/index.js';
-import { spreadOf, unitFrom, type Figure, type Sign, type Unit } from './figure.js';
+import { computed, spreadOf, unitFrom, type Figure, type Sign, type Unit } from './figure.js';
 import { jointly } from './joint.js';
 
 const operation = (label: string, value: Range, unit: Unit, sign: Sign, of: readonly Figure[]): Figure => ({
@@ -39,3 +39,7 @@ export function quotient(label: string, unit: Unit, top: Figure, bottom: Figure)
   const value = divideRanges(top.value, bottom.value);
   return value && jointly(operation(label, value, unit, '÷', [top, bottom]), top, bottom);
 }
+
+/** A share as per cent. @param text says of what */
+export const inPercent = (label: string, unit: Unit, text: string, share: Figure): Figure =>
+  computed(label, multiplyRanges(share.value, exact(100)), unit, 'percent', text, [share], { scale: 100, of: [1] });

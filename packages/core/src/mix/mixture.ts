@@ -1,4 +1,4 @@
-import { computed, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
+import { inPercent, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import { inCurrency, measure, ofWhat, per } from '../quantity/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
 import { pricePerKg, pricesPerKg } from '../price/index.js';
@@ -63,14 +63,11 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
     total,
   );
   if (!fraction || fraction.value.high <= 0) return undefined;
-  const { low, mid, high } = fraction.value;
-  const percent = computed(
+  const percent = inPercent(
     `${analyteName(nutrient)} in the mix, as ${symbol}`,
-    { low: low * 100, mid: mid * 100, high: high * 100 },
     ofWhat(measure('%'), symbol),
-    'percent',
     'as per cent of the mix by mass',
-    [fraction],
+    fraction,
   );
   return { nutrient, basis, percent, silent };
 }

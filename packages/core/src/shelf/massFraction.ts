@@ -91,7 +91,7 @@ export function elementFigure(line: AnalysisFigure, product: Omit<Source, 'analy
       'toFraction',
       `${line.unit} as a fraction by mass${basisWords}`,
       [declared],
-      ([value = 0]) => value * each,
+      { scale: each, of: [1] },
     );
   const density = densityFigure(product) ?? constant('density', 1, 'kg/L', 'not entered: taken as water');
   return computed(
@@ -101,7 +101,7 @@ export function elementFigure(line: AnalysisFigure, product: Omit<Source, 'analy
     'perVolumeToFraction',
     `mass per litre ÷ density${basisWords}`,
     [declared, density],
-    ([value = 0, kgPerL = 1]) => (value * each) / kgPerL,
+    { scale: each, of: [1, -1] },
   );
 }
 
