@@ -1,4 +1,6 @@
-const STAGES = 'ground|shelf|price|release|mix|rounds|claims|trials|book';
+const STAGES = 'ground|shelf|season|price|release|mix|rounds|claims|trials|book';
+/** Rooms of the core below the stages, each standing on those before it. */
+const BELOW = 'quantity|nutrient|figure|solve';
 
 /** Dependencies point one way; a stage reaches another only through its index. */
 module.exports = {
@@ -33,26 +35,38 @@ module.exports = {
       name: 'core-ground-floor',
       severity: 'error',
       from: { path: '^packages/core/src/quantity' },
-      to: { path: '^packages/core/src/(nutrient|figure|' + STAGES + ')' },
+      to: { path: '^packages/core/src/(nutrient|figure|solve|' + STAGES + ')' },
     },
     {
       name: 'core-nutrient',
       severity: 'error',
       from: { path: '^packages/core/src/nutrient' },
-      to: { path: '^packages/core/src/(figure|' + STAGES + ')' },
+      to: { path: '^packages/core/src/(figure|solve|' + STAGES + ')' },
     },
     {
       name: 'core-figure',
       severity: 'error',
-      from: { path: '^packages/core/src/figure' },
+      from: { path: '^packages/core/src/(figure|solve)' },
       to: { path: '^packages/core/src/(' + STAGES + ')' },
+    },
+    {
+      name: 'core-solve',
+      severity: 'error',
+      from: { path: '^packages/core/src/solve' },
+      to: { path: '^packages/core/src/(nutrient|figure)' },
+    },
+    {
+      name: 'core-season',
+      severity: 'error',
+      from: { path: '^packages/core/src/season', pathNot: '\\.test\\.' },
+      to: { path: '^packages/core/src/(price|release|mix|rounds|claims|trials|book)' },
     },
     {
       name: 'stage-by-index',
       severity: 'error',
-      from: { path: `^packages/core/src/(${STAGES}|quantity|nutrient|figure)/`, pathNot: '\\.test\\.' },
+      from: { path: `^packages/core/src/(${STAGES}|${BELOW})/`, pathNot: '\\.test\\.' },
       to: {
-        path: `^packages/core/src/(${STAGES}|quantity|nutrient|figure)/`,
+        path: `^packages/core/src/(${STAGES}|${BELOW})/`,
         pathNot: ['/index\\.ts$', '^packages/core/src/$1/'],
       },
     },

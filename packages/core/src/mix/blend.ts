@@ -2,8 +2,8 @@ import { compoundPerElement, symbolIn } from '../nutrient/index.js';
 import { formatGiven, formatTrimmed } from '../quantity/index.js';
 import { pricePerKg } from '../price/index.js';
 import { midSupply, type Grade, type GradePart, type Product } from '../shelf/index.js';
-import { commonestCurrency, mixture, type Component, type Mixture } from './mixture.js';
-import { solve, type LinearProgram, type LpSolver, type Row } from './linearProgram.js';
+import { commonestCurrency, mixture, type Chosen, type Component, type Mixture } from './mixture.js';
+import { solve, type LinearModel, type LpSolver, type Row, type Solution } from '../solve/index.js';
 
 /** What a mix should be. A grade fixes the strength; a ratio leaves it free. */
 export interface BlendTarget {
@@ -58,17 +58,43 @@ export type Blend =
 const contentOf = (products: readonly Product[], part: GradePart): readonly number[] =>
   products.map((p) => midSupply(p, part.nutrient) * compoundPerElement(part.basis));
 
+const STOPPED = {
+  failed: 'it stopped with an error',
+  unbounded: 'nothing in the model holds the amounts',
+  stopped: 'it ran out of time',
+} as const;
+
 const largest = (parts: Grade): number => Math.max(...parts.map((p) => p.amount));
 
 /** Named nutrients at least what is asked, at most the tolerance above it. Amounts as fractions of one unit of mix. */
 function nutrientRows(products: readonly Product[], target: BlendTarget): readonly Row[] {
   const room = (target.tolerance * largest(target.parts)) / 100;
   return target.parts.map((part) => ({
+    name: symbolIn(part.nutrient, part.basis),
     coefficients: contentOf(products, part),
     low: part.amount / 100,
     high: part.amount / 100 + room,
   }));
 }
+
+/** A bag cannot hold more than itself. */
+const full = (coefficients: readonly number[]): Row => ({ name: 'what a bag can hold', coefficients, high: 1 });
+
+/** A model that makes some cost of products as small as can be. */
+const least = (products: readonly Product[], costs: readonly number[], rows: readonly Row[]): LinearModel => ({
+  goal: 'least',
+  columns: products.map(({ name }, j) => ({ name, cost: costs[j] ?? 0 })),
+  rows,
+});
+
+const SIDES = { low: 'at its least', high: 'at its most' } as const;
+/** What a solution was chosen by, in words for the working. */
+const chosenBy = (objective: string, { rows }: Pick<Solution, 'rows'>): Chosen => ({
+  solver: 'HiGHS',
+  objective,
+  // A row that stands at its bound but is worth nothing holds nothing.
+  binds: rows.flatMap((r) => (r.binds && r.dual !== 0 ? [`${r.name} ${SIDES[r.binds]}`] : [])),
+});
 
 const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
 
@@ -103,6 +129,27 @@ function perKg(products: readonly Product[], x: readonly number[]): readonly Com
   );
 }
 
+/** The model of a target: its nutrients, and of a grade that the bag holds no more than itself. */
+const targetModel = (products: readonly Product[], costs: readonly number[], target: BlendTarget): LinearModel =>
+  least(products, costs, [
+    ...nutrientRows(products, target),
+    ...(target.kind === 'grade' ? [full(ones(products.length))] : []),
+  ]);
+
+/** A solution as 1 kg of mix: a grade is filled up, a ratio scaled. */
+function asKilogram(
+  products: readonly Product[],
+  target: BlendTarget,
+  solution: Solution,
+  objective: string,
+): { readonly mixture: Mixture; readonly fillerKg: number } {
+  const { x } = solution;
+  const room = target.kind === 'grade' ? 1 - total(x) : 0;
+  const fillerKg = room > 1e-9 ? room : 0;
+  const components = target.kind === 'grade' ? toComponents(products, x) : perKg(products, x);
+  return { mixture: mixture(components, fillerKg, chosenBy(objective, solution)), fillerKg };
+}
+
 /** Nearest mix when the nutrients cannot all be had: the least sum of deviations, each relative to the largest part. */
 function nearest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
   const rows = nutrientRows(products, target);
@@ -113,13 +160,16 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
     ...row,
     coefficients: [...row.coefficients, ...ones(2 * k).map((_, s) => (s === i ? 1 : s === k + i ? -1 : 0))],
   });
-  const limit: readonly Row[] =
-    target.kind === 'grade' ? [{ coefficients: [...ones(n), ...ones(2 * k).map(() => 0)], high: 1 }] : [];
-  const program: LinearProgram = {
-    minimise: [...ones(n).map(() => 1e-6), ...ones(2 * k)],
+  const limit: readonly Row[] = target.kind === 'grade' ? [full([...ones(n), ...ones(2 * k).map(() => 0)])] : [];
+  const model: LinearModel = {
+    goal: 'least',
+    columns: [
+      ...products.map(({ name }) => ({ name, cost: 1e-6 })),
+      ...['short', 'over'].flatMap((side) => rows.map(({ name }) => ({ name: `${name} ${side}`, cost: 1 }))),
+    ],
     rows: [...rows.map(elastic), ...limit],
   };
-  const outcome = solve(program, solver);
+  const outcome = solve(model, solver);
   if (outcome.kind !== 'optimal') return { kind: 'failed', message: 'The solver could not find even the nearest mix.' };
   const x = outcome.x.slice(0, n);
   const shortfalls = target.parts.flatMap((part, i): Shortfall[] => {
@@ -153,7 +203,8 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
         ]
       : [];
   });
-  const closest = total(x) > 1e-9 ? mixture(perKg(products, x)) : undefined;
+  const closest =
+    total(x) > 1e-9 ? mixture(perKg(products, x), 0, chosenBy('least deviation from the target', outcome)) : undefined;
   return {
     kind: 'unreachable',
     shortfalls,
@@ -164,7 +215,7 @@ function nearest(products: readonly Product[], target: BlendTarget, solver: LpSo
 
 /** The ratio can be made but not at this strength: the most concentrated mix at that ratio. */
 function strongest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
-  const outcome = solve({ minimise: ones(products.length), rows: nutrientRows(products, target) }, solver);
+  const outcome = solve(least(products, ones(products.length), nutrientRows(products, target)), solver);
   if (outcome.kind !== 'optimal') return nearest(products, target, solver);
   const mass = total(outcome.x);
   const reachable = target.parts.map((part) => ({ ...part, amount: Number((part.amount / mass).toPrecision(4)) }));
@@ -173,7 +224,7 @@ function strongest(products: readonly Product[], target: BlendTarget, solver: Lp
   return {
     kind: 'tooStrong',
     needsPercent: needs,
-    strongest: mixture(perKg(products, outcome.x)),
+    strongest: mixture(perKg(products, outcome.x), 0, chosenBy('least mass', outcome)),
     strongestGrade: reachable,
     message: `The materials for this grade would fill ${formatTrimmed(needs)} % of the bag. The strongest at this ratio is ${shown}.`,
   };
@@ -186,23 +237,16 @@ function withoutPrices(
   target: BlendTarget,
   solver: LpSolver,
 ): Blend | undefined {
-  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: ones(products.length), high: 1 }] : [];
-  const outcome = solve(
-    { minimise: ones(products.length), rows: [...nutrientRows(products, target), ...limit] },
-    solver,
-  );
+  const outcome = solve(targetModel(products, ones(products.length), target), solver);
   if (outcome.kind !== 'optimal') return undefined;
-  const components = target.kind === 'grade' ? toComponents(products, outcome.x) : perKg(products, outcome.x);
-  const without = components
+  const made = asKilogram(products, target, outcome, 'least mass');
+  const without = made.mixture.components
     .map((c) => c.product)
     .filter((p) => leftOut.includes(p))
     .map((p) => p.name);
-  const fillerKg = target.kind === 'grade' ? Math.max(0, 1 - total(outcome.x)) : 0;
-  const filler = fillerKg > 1e-9 ? fillerKg : 0;
   return {
     kind: 'needsPrices',
-    mixture: mixture(components, filler),
-    fillerKg: filler,
+    ...made,
     without,
     message: `This ${target.kind} takes ${without.join(' and ')}, which ${without.length === 1 ? 'has' : 'have'} no price in the currency of the others, so the cheapest recipe cannot be told. Here is the lightest; enter the price for the cheapest.`,
   };
@@ -223,13 +267,12 @@ export function blend(products: readonly Product[], target: BlendTarget, solver:
     return { kind: 'failed', message: 'The target is all zeros, expected at least one nutrient above zero.' };
   const asked = target.parts.reduce((s, p) => s + p.amount, 0);
   const { used, costs, leftOut } = costing(products);
-  const rows = nutrientRows(used, target);
-  const limit: readonly Row[] = target.kind === 'grade' ? [{ coefficients: ones(used.length), high: 1 }] : [];
   const outcome =
     target.kind === 'grade' && asked > 100
       ? ({ kind: 'infeasible' } as const)
-      : solve({ minimise: costs ?? ones(used.length), rows: [...rows, ...limit] }, solver);
-  if (outcome.kind === 'failed') return { kind: 'failed', message: `The solver stopped: ${outcome.status}.` };
+      : solve(targetModel(used, costs ?? ones(used.length), target), solver);
+  if (outcome.kind === 'failed' || outcome.kind === 'unbounded' || outcome.kind === 'stopped')
+    return { kind: 'failed', message: `The solver gave no recipe: ${STOPPED[outcome.kind]}.` };
   if (outcome.kind === 'infeasible' && leftOut.length > 0 && asked <= 100) {
     const lightest = withoutPrices(products, leftOut, target, solver);
     if (lightest) return lightest;
@@ -237,13 +280,9 @@ export function blend(products: readonly Product[], target: BlendTarget, solver:
   // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
   if (outcome.kind === 'infeasible')
     return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
-  const fillerKg = target.kind === 'grade' ? Math.max(0, 1 - total(outcome.x)) : 0;
-  const components = target.kind === 'grade' ? toComponents(used, outcome.x) : perKg(used, outcome.x);
-  const filler = fillerKg > 1e-9 ? fillerKg : 0;
   return {
     kind: 'recipe',
-    mixture: mixture(components, filler),
-    fillerKg: filler,
+    ...asKilogram(used, target, outcome, costs ? 'least cost' : 'least mass'),
     minimised: costs ? 'cost' : 'mass',
     leftOut: leftOut.map((p) => p.name),
   };

@@ -1,4 +1,3 @@
-export { type LpSolver, type Row, solve } from './linearProgram.js';
 export { type Component, labelBasis, type Mixture, mixture, readParts, type TypedPart } from './mixture.js';
 export { conflictsIn } from './incompatible.js';
 export { type Blend, blend, type BlendTarget } from './blend.js';

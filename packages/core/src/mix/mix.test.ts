@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { bag, boneMeal, featherMeal, line, potash, priced, straw, urea } from '../../test/bags.js';
+import { everyFigure, operandsOf } from '../figure/figure.js';
 import { compoundPerElement } from '../nutrient/index.js';
 import { midFraction, parseGrade, type Grade, type Product } from '../shelf/index.js';
 import { blend, type Blend } from './blend.js';
 import { conflictsIn } from './incompatible.js';
-import type { LpSolver } from './linearProgram.js';
-import { solve } from './linearProgram.js';
+import type { LpSolver } from '../solve/index.js';
 import { commonestCurrency, mixture, readParts } from './mixture.js';
 import { weighOut } from './parts.js';
 
@@ -28,24 +28,6 @@ const percentOf = (products: readonly { product: Product; kg: number }[], total:
   (100 *
     products.reduce((s, c) => s + c.kg * midFraction(c.product, part.nutrient) * compoundPerElement(part.basis), 0)) /
   total;
-
-test('solves a small programme by hand: min 2x + 3y, x + y ≥ 4, x ≤ 3 → x 3, y 1', () => {
-  const outcome = solve(
-    {
-      minimise: [2, 3],
-      rows: [
-        { coefficients: [1, 1], low: 4 },
-        { coefficients: [1, 0], high: 3 },
-      ],
-    },
-    solver,
-  );
-  expect(outcome).toEqual({ kind: 'optimal', x: [expect.closeTo(3, 9), expect.closeTo(1, 9)] });
-});
-test('says when nothing can satisfy it', () =>
-  expect(solve({ minimise: [1], rows: [{ coefficients: [1], low: 2, high: 1 }] }, solver)).toEqual({
-    kind: 'infeasible',
-  }));
 
 test('0-0-25 from sulfate of potash: half and half with filler, 0.80 EUR/kg', () => {
   const found = recipe(blend([potash], { kind: 'grade', parts: grade('0-0-25'), tolerance: 0 }, solver));
@@ -302,4 +284,21 @@ test('a mix counts what rock phosphate makes available, so it cannot fill a grad
   });
   const found = blend([rock], { kind: 'grade', parts: grade('0-10-0'), tolerance: 0.1 }, solver);
   expect(found.kind).toBe('tooStrong');
+});
+
+test('what the solver weighed out says so, with what was minimised and what holds it; what a person typed does not', () => {
+  const found = recipe(blend([urea, potash], { kind: 'grade', parts: grade('10-0-10'), tolerance: 0.1 }, solver));
+  const weights = everyFigure(found.mixture.costPerKg!).filter(
+    (f) => f.label.startsWith('weight of') && operandsOf(f).length === 0,
+  );
+  expect(weights.length).toBeGreaterThan(0);
+  for (const { how } of weights)
+    expect(how).toMatchObject({
+      kind: 'solved',
+      solver: 'HiGHS',
+      objective: 'least cost',
+      binds: ['N at its least', 'K₂O at its least'],
+    });
+  const typed = mixture([{ product: urea, kg: 1 }]);
+  expect(everyFigure(typed.costPerKg!).some((f) => f.how.kind === 'solved')).toBe(false);
 });

@@ -1,4 +1,4 @@
-import { inPercent, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
+import { inPercent, literal, product as times, quotient, solved, sum, type Figure } from '../figure/index.js';
 import { inCurrency, measure, ofWhat, per } from '../quantity/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
 import { pricePerKg, pricesPerKg } from '../price/index.js';
@@ -10,6 +10,8 @@ export interface Component {
   readonly product: Product;
   readonly kg: number;
 }
+
+type Weighed = Component & { readonly weight: Figure };
 
 export interface MixNutrient {
   readonly nutrient: Nutrient;
@@ -36,10 +38,17 @@ const SHOWN_BASIS: Readonly<Partial<Record<Nutrient, Basis>>> = { P: 'P2O5', K: 
 /** The basis a label states a nutrient in: oxides for P and K, the element otherwise. */
 export const labelBasis = (nutrient: Nutrient): Basis => SHOWN_BASIS[nutrient] ?? 'element';
 
-const weightOf = ({ product, kg }: Component): Figure =>
-  literal(`weight of ${product.name}`, kg, 'kg', 'measured', 'the recipe');
+/** What a solver chose weights by; missing when a person typed them. */
+export interface Chosen {
+  readonly solver: string;
+  readonly objective: string;
+  readonly binds: readonly string[];
+}
 
-function nutrientOf(nutrient: Nutrient, components: readonly Component[], total: Figure): MixNutrient | undefined {
+const weight = (label: string, kg: number, chosen: Chosen | undefined): Figure =>
+  chosen ? solved(label, kg, 'kg', chosen) : literal(label, kg, 'kg', 'measured', 'the recipe');
+
+function nutrientOf(nutrient: Nutrient, components: readonly Weighed[], total: Figure): MixNutrient | undefined {
   const basis = labelBasis(nutrient);
   const symbol = symbolIn(nutrient, basis);
   const silent: string[] = [];
@@ -49,7 +58,7 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
     if (reading.kind === 'figure')
       brought.push(
         times(`${symbol} from ${component.product.name}`, ofWhat(measure('kg'), symbol), [
-          weightOf(component),
+          component.weight,
           inBasis(reading.figure, nutrient, basis),
         ]),
       );
@@ -75,28 +84,30 @@ function nutrientOf(nutrient: Nutrient, components: readonly Component[], total:
 /**
  * The true analysis and cost of a mix of weighed components: every nutrient any of them declares, also those nobody
  * asked for.
- * @param components products with masses in kg; zero masses are left out. `fillerKg` is inert and free.
+ * @param components products with masses in kg; zero masses are left out
+ * @param fillerKg inert and free
+ * @param chosen what a solver chose the weights by
  * @throws MixError when nothing weighs anything
  * @example mixture([{ product: urea, kg: 1 }, { product: gypsum, kg: 1 }]) // 23 % N, …
  */
-export function mixture(components: readonly Component[], fillerKg = 0): Mixture {
+export function mixture(components: readonly Component[], fillerKg = 0, chosen?: Chosen): Mixture {
   const used = components.filter((c) => c.kg > 0);
   if (used.length === 0)
     throw new MixError('mix.empty', 'No part weighs anything, expected at least one part above zero.', 'parts');
-  const weights = used.map(weightOf);
-  const filler = fillerKg > 0 ? [literal('weight of inert filler', fillerKg, 'kg', 'measured', 'the recipe')] : [];
-  const total = sum('weight of the mix', 'kg', [...weights, ...filler]);
-  const analysis = NUTRIENTS.map((n) => nutrientOf(n, used, total)).filter((n): n is MixNutrient => n !== undefined);
+  const weighed = used.map((c): Weighed => ({ ...c, weight: weight(`weight of ${c.product.name}`, c.kg, chosen) }));
+  const filler = fillerKg > 0 ? [weight('weight of inert filler', fillerKg, chosen)] : [];
+  const total = sum('weight of the mix', 'kg', [...weighed.map((c) => c.weight), ...filler]);
+  const analysis = NUTRIENTS.map((n) => nutrientOf(n, weighed, total)).filter((n): n is MixNutrient => n !== undefined);
 
   const currency = commonestCurrency(used.map((c) => c.product));
-  const prices = used.map((component) => ({
+  const prices = weighed.map((component) => ({
     component,
     price: currency === undefined ? undefined : pricePerKg(component.product, currency),
   }));
   const unpriced = prices.filter((p) => !p.price).map((p) => p.component.product.name);
   const costs = prices.flatMap(({ component, price }) =>
     price
-      ? [times(`cost of ${component.product.name}`, inCurrency(price.currency), [weightOf(component), price.figure])]
+      ? [times(`cost of ${component.product.name}`, inCurrency(price.currency), [component.weight, price.figure])]
       : [],
   );
   const costPerKg =
