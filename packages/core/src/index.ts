@@ -5,6 +5,7 @@ export * from './figure/index.js';
 export * from './solve/index.js';
 export * from './ground/index.js';
 export * from './shelf/index.js';
+export * from './season/index.js';
 export * from './price/index.js';
 export * from './release/index.js';
 export * from './mix/index.js';

@@ -1,4 +1,5 @@
 import {
+  libraryCrop,
   parseRate,
   type AnalysisFigure,
   type Analyte,
@@ -7,7 +8,8 @@ import {
   type DeclaredValue,
   type Direction,
   type Product,
-  type Site,
+  type Season,
+  type SiteInSeason,
 } from '../src/index.js';
 
 type Amount = number | readonly [number, number, number] | { readonly below: number };
@@ -103,12 +105,14 @@ export const featherMeal = bag({
   offers: [priced(20, 'kg', '34.00')],
 });
 
-export const wheatStrip: Site = {
+/** A library crop on all of a plot from a day on. */
+export const seasonOf = (key: string, from: string): Season => ({ crop: libraryCrop(key)!, from, share: 1 });
+
+export const wheatStrip: SiteInSeason = {
   areaM2: 900,
-  crop: 'wheat',
   medium: 'mineralSoil',
   texture: 'loam',
   pH: 6.4,
-  plantedOn: '2026-03-15',
+  season: seasonOf('wheat', '2026-03-15'),
   temperature: { kind: 'monthly', meansC: [3.8, 3.9, 5.8, 8.9, 12.8, 16.2, 18.3, 17.9, 15.1, 11.2, 7.2, 4.7] },
 };

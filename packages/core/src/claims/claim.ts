@@ -1,5 +1,5 @@
 import type { Figure } from '../figure/index.js';
-import type { CropTemplate } from '../ground/index.js';
+import type { Crop } from '../season/index.js';
 import type { Nutrient } from '../nutrient/index.js';
 import type { Product } from '../shelf/index.js';
 import type { Answer, CheckKey } from './checks.js';
@@ -10,7 +10,7 @@ export interface Claim {
   readonly product: Product;
   /** Elements the asserted mechanism cannot do without; empty when the mechanism is not a supply of nutrients. */
   readonly needs: readonly Nutrient[];
-  readonly crop: CropTemplate;
+  readonly crop: Crop;
 }
 
 export interface CheckResult {

@@ -1,5 +1,5 @@
 import { bag, direction, line } from '../../test/bags.js';
-import { cropOf } from '../ground/index.js';
+import { libraryCrop } from '../season/index.js';
 import { assumptionsIn } from '../figure/index.js';
 import { libraryEntry, typicalProduct, type Direction, type Product } from '../shelf/index.js';
 import type { Claim } from './claim.js';
@@ -11,7 +11,7 @@ const claim = (product: Partial<Product>, needs: Claim['needs'], crop = 'wheat')
   statement: 'it works',
   product: bag(product),
   needs,
-  crop: cropOf(crop),
+  crop: libraryCrop(crop)!,
 });
 
 test('content: held is supported with the figure', () => {

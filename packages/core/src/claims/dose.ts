@@ -1,5 +1,5 @@
 import { assumption, constant, inPercent, literal, product as times, quotient, type Figure } from '../figure/index.js';
-import { TRACE_UPTAKE_KG_PER_HA, type CropTemplate } from '../ground/index.js';
+import { cropNeed } from '../season/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
 import {
   formatTrimmedRange,
@@ -75,24 +75,6 @@ const OTHER_WORDS: Readonly<Record<RateBasis, string>> = {
   water: 'the water it is fed with',
   medium: 'the medium',
 };
-
-/** What a crop takes up of an element in a season, g/m²; undefined when the template does not know it. */
-export function cropNeed(crop: CropTemplate, nutrient: Nutrient): Figure | undefined {
-  const own = crop.uptakeKgPerHa[nutrient];
-  const uptake = own ?? TRACE_UPTAKE_KG_PER_HA[nutrient];
-  return (
-    uptake &&
-    times(`${crop.name}, season’s ${analyteName(nutrient)}`, 'g/m²', [
-      assumption(
-        `${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}`,
-        uptake,
-        'kg/ha',
-        own ? 'typical for a moderate yield' : 'typical of field and garden crops',
-      ),
-      constant('g/m² per kg/ha', 0.1, 'g/m² per kg/ha', 'by definition'),
-    ])
-  );
-}
 
 /** What a yearly amount of product brings of an element it holds so much of. @returns g/m² */
 export const broughtPerYear = (rate: Figure, fraction: Figure, nutrient: Nutrient): Figure =>

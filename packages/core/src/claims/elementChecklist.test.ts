@@ -1,4 +1,4 @@
-import { cropOf } from '../ground/index.js';
+import { libraryCrop } from '../season/index.js';
 import { NUTRIENTS } from '../nutrient/index.js';
 import { bag, direction, line } from '../../test/bags.js';
 import { elementChecklist, loadPerHa } from './elementChecklist.js';
@@ -14,11 +14,11 @@ const seaweed = bag({
   ],
 });
 const row = (element: string, product = seaweed) =>
-  elementChecklist(product, cropOf('wheat')).find((r) => r.element === element)!;
+  elementChecklist(product, libraryCrop('wheat')!).find((r) => r.element === element)!;
 
 test('every element stands once, and the four marks are four', () => {
   expect(
-    elementChecklist(seaweed, cropOf('wheat'))
+    elementChecklist(seaweed, libraryCrop('wheat')!)
       .map((r) => r.element)
       .sort(),
   ).toEqual([...NUTRIENTS].sort());

@@ -1,8 +1,8 @@
 import { constant, product as times, type Figure } from '../figure/index.js';
-import type { CropTemplate } from '../ground/index.js';
+import { cropNeed, type Crop } from '../season/index.js';
 import { BENEFICIAL, CONTAMINANTS, ESSENTIAL, groupOf, type ElementGroup, type Nutrient } from '../nutrient/index.js';
 import { massFraction, type Product } from '../shelf/index.js';
-import { asShareOfNeed, broughtPerYear, cropNeed, DOSE_RULE, yearlyRate } from './dose.js';
+import { asShareOfNeed, broughtPerYear, DOSE_RULE, yearlyRate } from './dose.js';
 
 /** What is known of an element in a product: found, found to be below detection, taken from literature, or never tested. Four different things. */
 export type ElementMark = 'detected' | 'below' | 'literature' | 'notTested';
@@ -38,9 +38,9 @@ function usableBy(share: Figure | undefined, mark: ElementMark): ElementRow['usa
  * Which elements a product brings at a usable dose, not merely above zero: each with how it is known, what the label rate brings in a year, and what share of
  * one season's need of the crop that is.
  * @returns essential elements first, then beneficial ones, then metals that are only a load
- * @example elementChecklist(bag, cropOf('wheat')).find((r) => r.element === 'Mg')?.usable
+ * @example elementChecklist(bag, wheat).find((r) => r.element === 'Mg')?.usable
  */
-export function elementChecklist(product: Product, crop: CropTemplate): readonly ElementRow[] {
+export function elementChecklist(product: Product, crop: Crop): readonly ElementRow[] {
   const rate = yearlyRate(product);
   return [...ESSENTIAL, ...BENEFICIAL, ...CONTAMINANTS].map((element): ElementRow => {
     const group = groupOf(element);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bag, direction, line } from '../../test/bags.js';
-import { cropOf } from '../ground/index.js';
+import { libraryCrop } from '../season/index.js';
 import type { CheckKey, Answer } from './checks.js';
 import { joinAnswers, type Claim } from './claim.js';
 import { DOSE_RULE, doseCheck } from './dose.js';
@@ -44,7 +44,7 @@ const dosed = (percent: number | readonly [number, number, number]): Claim => ({
   statement: 'it feeds',
   product: bag({ analysis: [line('N', percent)], directions: [direction('100 g/m²', 1)] }),
   needs: ['N'],
-  crop: cropOf('wheat'),
+  crop: libraryCrop('wheat')!,
 });
 test('the shares that decide: a twentieth of the need and a quarter of it', () =>
   expect(DOSE_RULE).toEqual({ tooLittle: 0.05, material: 0.25 }));

@@ -1,6 +1,6 @@
 import { bag, direction, line } from '../../test/bags.js';
 import type { Figure } from '../figure/index.js';
-import { cropOf } from '../ground/index.js';
+import { libraryCrop } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
 import { joinAnswers, type Claim } from './claim.js';
@@ -11,7 +11,7 @@ const claim = (product: Partial<Product>, needs: Claim['needs']): Claim => ({
   statement: 'it works',
   product: bag(product),
   needs,
-  crop: cropOf('wheat'),
+  crop: libraryCrop('wheat')!,
 });
 const NO_RATE = 'The label gives no rate, so no dose can be worked out.';
 const told = (figures: readonly Figure[]): readonly string[] => figures.map((f) => `${f.label}, ${f.unit.text}`);

@@ -1,3 +1,4 @@
+import { addDays } from '../quantity/index.js';
 import { dayOfYear, MONTH_LENGTHS, soilTemperature, YEAR_DAYS, type TemperatureRecord } from './soilTemperature.js';
 
 /** Water in a usual year: twelve monthly sums in mm each, January first. */
@@ -34,19 +35,15 @@ export interface DailyLog {
   readonly series: Readonly<Partial<Record<Logged, readonly (number | null)[]>>>;
 }
 
-const DAY_MS = 86_400_000;
-const dayNumber = (isoDate: string): number => Math.round(Date.parse(`${isoDate}T00:00:00Z`) / DAY_MS);
-const isoOf = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
-
 /** What the logs measured on each day of the year, the latest year outranking earlier ones; undefined where none did. */
 function byDayOfYear(logs: readonly DailyLog[], what: Logged): readonly (number | undefined)[] {
-  const found: { value: number; on: number }[] = [];
+  const found: { value: number; on: string }[] = [];
   for (const { from, series } of logs) {
-    const first = dayNumber(from);
     series[what]?.forEach((value, i) => {
       if (value === null) return;
-      const at = dayOfYear(isoOf(first + i));
-      if ((found[at]?.on ?? -Infinity) <= first + i) found[at] = { value, on: first + i };
+      const on = addDays(from, i);
+      const at = dayOfYear(on);
+      if ((found[at]?.on ?? '') <= on) found[at] = { value, on };
     });
   }
   return Array.from({ length: YEAR_DAYS }, (_, day) => found[day]?.value);

@@ -1,6 +1,5 @@
-export { cropOf, CROPS, type CropTemplate, TRACE_UPTAKE_KG_PER_HA } from './crops.js';
 export { biologyFactor, MEDIA, type Medium, MEDIUM_NAMES, type Site, type Texture, TEXTURES } from './site.js';
-export { type TemperatureRecord } from './soilTemperature.js';
+export { dayOfYear, MONTH_LENGTHS, type TemperatureRecord, YEAR_DAYS } from './soilTemperature.js';
 export { mediumVolume, plotArea, type Shape, type ShapeKind, SHAPES } from './shape.js';
 export { MOST_SIDES, type Point, type PolygonPlan, polygonPlan } from './polygon.js';
 export { type SodicSchool } from './soilChemistry.js';

@@ -1,4 +1,4 @@
-import { decimalMarkIn, findUnit, parseNumber, readDate, slashOrder } from '../quantity/index.js';
+import { addDays, daysBetween, decimalMarkIn, findUnit, parseNumber, readDate, slashOrder } from '../quantity/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
 /** Most days one log may hold: some three years. */
@@ -137,15 +137,13 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
 
   const dates = [...days.keys()].sort();
   const from = dates[0] ?? '';
-  const span = Math.round((Date.parse(dates.at(-1) ?? '') - Date.parse(from)) / 86_400_000) + 1;
+  const span = daysBetween(from, dates.at(-1) ?? from) + 1;
   if (span > MOST_LOGGED_DAYS)
     return {
       kind: 'unreadable',
       reason: `Read ${span} days from ${from} on, expected at most ${MOST_LOGGED_DAYS}. Split the file.`,
     };
-  const at = Array.from({ length: span }, (_, i) =>
-    new Date(Date.parse(from) + i * 86_400_000).toISOString().slice(0, 10),
-  );
+  const at = Array.from({ length: span }, (_, i) => addDays(from, i));
   const dayValue = (date: string, what: Logged): number | null => {
     const values = days.get(date)?.[what];
     if (!values) return null;

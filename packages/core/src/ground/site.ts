@@ -11,7 +11,6 @@ export type Texture = (typeof TEXTURES)[number];
 /** A plot as the computation sees it. */
 export interface Site {
   readonly areaM2: number;
-  readonly crop: string;
   readonly medium: Medium;
   readonly texture: Texture;
   readonly pH: number | undefined;
@@ -20,8 +19,6 @@ export interface Site {
   readonly climate?: Climate | undefined;
   /** What loggers measured, which outranks the usual year on the days they cover. */
   readonly logged?: readonly DailyLog[] | undefined;
-  /** ISO date of sowing, planting or the start of spring growth. */
-  readonly plantedOn: string;
 }
 
 const BIOLOGY: Readonly<Record<Medium, { readonly range: Range; readonly why: string }>> = {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { productRelease, nitrogenBalance, RELEASE_DAYS, siteDays } from '../release/index.js';
 import { assumptionsIn } from '../figure/index.js';
-import { featherMeal } from '../../test/bags.js';
+import { featherMeal, seasonOf } from '../../test/bags.js';
+import type { SiteInSeason } from '../season/index.js';
 import { dailyWater, firstSoaking, loggedDays, siteSoilTemperature, type Climate } from './climate.js';
 import { waterImplications } from './irrigationWater.js';
 import { ROOT_LAYER_M, siteWaterBalance, waterBalance, waterYear, WATER_HOLDING } from './waterBalance.js';
@@ -9,14 +10,13 @@ import { TEXTURES, type Site } from './site.js';
 import { MONTH_LENGTHS, YEAR_DAYS } from './soilTemperature.js';
 import { wetness } from './wetness.js';
 
-const site: Site = {
+const site: SiteInSeason = {
   areaM2: 10,
-  crop: 'leek',
+  season: seasonOf('leek', '2026-04-01'),
   medium: 'mineralSoil',
   texture: 'loam',
   pH: 6.5,
   temperature: { kind: 'monthly', meansC: Array.from({ length: 12 }, () => 15) },
-  plantedOn: '2026-04-01',
 };
 const months = (mm: number): number[] => Array.from({ length: 12 }, () => mm);
 const climate: Climate = { rainMm: months(62), irrigationMm: months(0), etMm: months(31) };

@@ -69,3 +69,13 @@ export function printDay(iso: string): string {
   const [year = '', month = '', day = ''] = iso.split('-');
   return `${Number(day)} ${MONTHS[Number(month) - 1] ?? month} ${year}`;
 }
+
+const DAY_MS = 86_400_000;
+const dayNumber = (isoDate: string): number => Math.round(Date.parse(`${isoDate}T00:00:00Z`) / DAY_MS);
+
+/** The day so many days after another. @example addDays('2026-02-27', 2) // '2026-03-01' */
+export const addDays = (isoDate: string, days: number): string =>
+  new Date((dayNumber(isoDate) + days) * DAY_MS).toISOString().slice(0, 10);
+
+/** Days from one day to another; below zero when the second is earlier. @example daysBetween('2026-03-01', '2026-03-15') // 14 */
+export const daysBetween = (from: string, to: string): number => dayNumber(to) - dayNumber(from);

@@ -45,6 +45,6 @@ export {
 } from './format.js';
 export { AMOUNT, formatMoney, type Money, money, moneyValue, plainAmount } from './money.js';
 export { capital, tooLong } from './words.js';
-export { parseDay, printDay, readDate, slashOrder } from './day.js';
+export { addDays, daysBetween, parseDay, printDay, readDate, slashOrder } from './day.js';
 export { inCurrency, manyOf, type Measure, measure, NO_UNIT, ofWhat, per, PH, productOf, sameKind } from './measure.js';
 export { percentileOf, triangular, uniformDraws } from './draws.js';

@@ -1,16 +1,14 @@
 import { computed, type Figure } from '../figure/index.js';
 import {
-  cropOf,
   firstSoaking,
   ROOT_LAYER_M,
   siteSoilTemperature,
   siteWaterBalance,
   waterAssumptions,
-  type Site,
   type WaterBalance,
 } from '../ground/index.js';
+import { nitrogenDemand, type SiteInSeason } from '../season/index.js';
 import { readIngredients, type Product } from '../shelf/index.js';
-import { nitrogenDemand } from './demand.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor, type ParameterFigures } from './parameters.js';
 import { relevantParameters } from './relevant.js';
@@ -49,29 +47,30 @@ const USUAL_DOSE_KG_PER_HA = 100;
 /** How deep "worked in" is, m. */
 export const WORKED_IN_M = 0.15;
 
-/** What a site does to any dose from its planting date on: warmth, what its crop takes up, and water where rain and evapotranspiration are known. */
+/** What a site does to any dose from a season's first day on: warmth, what its crop takes up, and water where rain and evapotranspiration are known. */
 export interface SiteDays {
   readonly temperatureC: readonly number[];
-  /** kg N/ha at the end of each day. */
-  readonly demandKgPerHa: readonly number[];
+  /** kg N/ha at the end of each day; undefined when the crop's uptake or its course is not known. */
+  readonly demandKgPerHa: readonly number[] | undefined;
   readonly water: WaterBalance | undefined;
   /** Days until the first logged water of 12 mm or more; undefined when none is logged. */
   readonly soakedAfterDays: number | undefined;
 }
-export function siteDays(site: Site): SiteDays {
-  const temperatureC = siteSoilTemperature(site, site.plantedOn, RELEASE_DAYS);
+export function siteDays(site: SiteInSeason): SiteDays {
+  const { season } = site;
+  const temperatureC = siteSoilTemperature(site, season.from, RELEASE_DAYS);
   return {
     temperatureC,
-    demandKgPerHa: nitrogenDemand(cropOf(site.crop), temperatureC),
-    water: siteWaterBalance(site, site.plantedOn, RELEASE_DAYS)?.balance,
-    soakedAfterDays: firstSoaking(site, site.plantedOn, RELEASE_DAYS),
+    demandKgPerHa: nitrogenDemand(season.crop, season.from, temperatureC),
+    water: siteWaterBalance(site, season.from, RELEASE_DAYS)?.balance,
+    soakedAfterDays: firstSoaking(site, season.from, RELEASE_DAYS),
   };
 }
 
-/** Runs the release model for one product applied on the site's planting date. */
+/** Runs the release model for one product applied on the season's first day. */
 export function productRelease(
   product: Product,
-  site: Site,
+  site: SiteInSeason,
   placement: Placement,
   { temperatureC, demandKgPerHa, water, soakedAfterDays }: SiteDays = siteDays(site),
 ): ProductRelease {

@@ -1,5 +1,3 @@
-import { nitrogenDemand } from './demand.js';
-import { cropOf, siteSoilTemperature } from '../ground/index.js';
 import { coatedRelease, coatingResponse, easedLife, moistureResponse, temperatureResponse } from './responses.js';
 
 test('temperature: doubles every 10 °C with Q10 2, eases in a line to nothing between 2 and 0 °C', () => {
@@ -29,30 +27,4 @@ test.each([1.2, 1.8, 2.5])('coating of shape %p: 80 %% is out at the rated longe
   expect(coatedRelease(150, 150, shape)).toBeCloseTo(0.8, 12);
   expect(coatedRelease(0, 150, shape)).toBe(0);
   expect(coatedRelease(75, 150, shape)).toBeLessThan(0.8);
-});
-
-test('demand: nothing at planting, all at the end and no more after, half about half way in its warmth', () => {
-  const wheat = cropOf('wheat');
-  const { halfDegreeDays, endDegreeDays } = wheat.growth;
-  const demand = nitrogenDemand(
-    wheat,
-    Array.from({ length: 200 }, () => 10),
-  );
-  expect(demand[0]).toBe(0);
-  expect(demand[endDegreeDays / 10]).toBeCloseTo(110, 9);
-  expect(demand[200]).toBe(110);
-  // By hand: g = ln 19 ÷ 800, L(0) = 1 ÷ (1 + e^(950 g)) = 0.0294, so half of L is (0.5 − 0.0294) ÷ (0.95 − 0.0294) of the uptake.
-  expect(demand[halfDegreeDays / 10]! / 110).toBeCloseTo((0.5 - 0.02941) / (0.95 - 0.02941), 3);
-});
-
-test('garlic planted in October does not feed through the winter, and is not done in April', () => {
-  const [oct, valley] = ['2026-10-15', [3.8, 3.9, 5.8, 8.9, 12.8, 16.2, 18.3, 17.9, 15.1, 11.2, 7.2, 4.7]] as const;
-  const demand = nitrogenDemand(
-    cropOf('garlic'),
-    siteSoilTemperature({ temperature: { kind: 'monthly', meansC: valley } }, oct, 270),
-  );
-  const by = (days: number): number => demand[days]! / demand[270]!;
-  expect(by(90)).toBeLessThan(0.1);
-  expect(by(180)).toBeLessThan(0.35);
-  expect(by(250)).toBeGreaterThan(0.9);
 });

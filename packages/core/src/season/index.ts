@@ -1,0 +1,38 @@
+export {
+  type AgeTable,
+  type Crop,
+  CROP_GROUPS,
+  type CropGroup,
+  type HarvestUnit,
+  type Mycorrhiza,
+  MYCORRHIZAS,
+  NITROGEN_TASTES,
+  type NitrogenTaste,
+  SENSITIVITIES,
+  type Sensitivity,
+  type TissueBand,
+  type UptakeCourse,
+} from './crop.js';
+export { CROP_LIBRARY, libraryCrop } from './library/index.js';
+export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake, ownYield } from './uptake.js';
+export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
+export { datesOf, type Season, type SiteInSeason } from './dates.js';
+export {
+  type Amount,
+  type Application,
+  type Part,
+  type WaterGiven,
+  type When,
+  type Where,
+  WHERE_WORDS,
+} from './application.js';
+export {
+  type Applied,
+  applied,
+  bagAs,
+  type Brought,
+  type DosedPlot,
+  type Given,
+  partArea,
+  PLAIN_WATER,
+} from './applied.js';
