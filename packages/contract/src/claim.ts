@@ -1,7 +1,7 @@
 import { ArrayMaxSize, IsArray, IsUUID } from 'class-validator';
 import { NUTRIENTS, type Nutrient } from '@wheat-ledger/core';
 import { EachOneOf, OneOf, Text } from './decorators.js';
-import { CROP_KEYS } from './plot.js';
+import { CROP_KEYS } from './crop.js';
 
 export class ClaimInput {
   @Text(1, 500, 'the claim, as it is made')

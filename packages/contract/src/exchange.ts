@@ -2,9 +2,9 @@ import type { InputOf, KINDS, RecordKind, WorkspaceList } from './kinds.js';
 import type { FieldProblem } from './validate.js';
 
 export const WORKSPACE_FORMAT = 'wheat-ledger.workspace';
-export const WORKSPACE_VERSION = 2;
+export const WORKSPACE_VERSION = 3;
 /** Older files that are read too. */
-export const WORKSPACE_VERSIONS: readonly number[] = [1, WORKSPACE_VERSION];
+export const WORKSPACE_VERSIONS: readonly number[] = [1, 2, WORKSPACE_VERSION];
 
 /** A record in the file: its input, the id others point to it by, and whether it had been taken out. */
 export type Exchanged<Input> = Input & { readonly id: string; readonly removed?: true };

@@ -1,5 +1,9 @@
 export * from './product.js';
+export * from './crop.js';
 export * from './plot.js';
+export * from './season.js';
+export * from './programme.js';
+export * from './seasonToCore.js';
 export * from './soil.js';
 export * from './attachment.js';
 export * from './jarTest.js';
@@ -21,6 +25,7 @@ export * from './validate.js';
 export * from './ofToday.js';
 export * from './toCore.js';
 export * from './productProblems.js';
+export * from './seasonProblems.js';
 export * from './soilProblems.js';
 export * from './typed/reader.js';
 export * from './typed/productFields.js';

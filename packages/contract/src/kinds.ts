@@ -1,11 +1,14 @@
 import type { AttachmentInput } from './attachment.js';
 import type { ClaimInput } from './claim.js';
+import type { CropInput } from './crop.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
 import type { MovementInput } from './movement.js';
 import type { PlotInput } from './plot.js';
 import type { ProductInput } from './product.js';
+import type { ProgrammeInput } from './programme.js';
 import type { RecipeInput } from './recipe.js';
+import type { SeasonInput } from './season.js';
 import type { KeptFilterInput } from './shelfFilter.js';
 import type { SoilReportInput } from './soil.js';
 
@@ -45,7 +48,16 @@ const ofProduct = { at: 'productId', to: 'product' } as const;
  * own types, the workspace file and its schema, the words of the book and the tests that throw rubbish at every field derive from it.
  */
 export const KINDS = {
+  crop: of<CropInput>()({ list: 'crops', path: 'crops', word: 'crop', sort: 'name', refers: [] }),
   plot: of<PlotInput>()({ list: 'plots', path: 'plots', word: 'plot', sort: 'name', refers: [] }),
+  season: of<SeasonInput>()({
+    list: 'seasons',
+    path: 'seasons',
+    word: 'season',
+    sort: 'from',
+    day: 'from',
+    refers: [ofPlot, { at: 'cropId', to: 'crop' }],
+  }),
   product: of<ProductInput>()({ list: 'products', path: 'products', word: 'bag', sort: 'name', refers: [] }),
   soil: of<SoilReportInput>()({
     list: 'soilReports',
@@ -70,6 +82,17 @@ export const KINDS = {
     word: 'recipe',
     sort: 'name',
     refers: [{ at: 'parts.*.productId', to: 'product' }],
+  }),
+  programme: of<ProgrammeInput>()({
+    list: 'programmes',
+    path: 'programmes',
+    word: 'programme',
+    sort: 'name',
+    refers: [
+      { at: 'seasonId', to: 'season' },
+      { at: 'applications.*.productId', to: 'product' },
+      { at: 'applications.*.recipeId', to: 'recipe' },
+    ],
   }),
   claim: of<ClaimInput>()({ list: 'claims', path: 'claims', word: 'claim', sort: 'statement', refers: [ofProduct] }),
   attachment: of<AttachmentInput>()({

@@ -3,10 +3,22 @@ import type { RecordKind } from './kinds.js';
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null;
 
-/** Four uneven sides are a polygon now. */
+/** Four uneven sides are a polygon now, and a plot’s crop is a season of its own. */
 function plotOfToday(input: object): object {
-  const { shape } = input as { readonly shape?: unknown };
-  return isObject(shape) && shape.kind === 'fourSides' ? { ...input, shape: { ...shape, kind: 'polygon' } } : input;
+  const { crop, plantedOn, ...rest } = input as Readonly<Record<string, unknown>>;
+  const { shape } = rest;
+  const kept = hasSeason(crop, plantedOn) ? rest : input;
+  return isObject(shape) && shape.kind === 'fourSides' ? { ...kept, shape: { ...shape, kind: 'polygon' } } : kept;
+}
+
+/** What stood in a plot before there were seasons. What is neither is left where it stands, to be refused by name. */
+const hasSeason = (crop: unknown, plantedOn: unknown): boolean =>
+  typeof crop === 'string' && typeof plantedOn === 'string';
+
+/** The crop an older ledger’s file gives with a plot, as the season it is today; undefined where there is none. */
+export function seasonOfToday(plotId: string, input: object): object | undefined {
+  const { crop, plantedOn } = input as { readonly crop?: unknown; readonly plantedOn?: unknown };
+  return hasSeason(crop, plantedOn) ? { plotId, crop, from: plantedOn, share: 1, note: '' } : undefined;
 }
 
 /** A rate's one unit, such as lb/1000 ft², is two now: of the product, and what it is for each of. */

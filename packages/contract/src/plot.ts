@@ -1,18 +1,7 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsInt, IsNumber, Max, Min } from 'class-validator';
-import {
-  CROPS,
-  MEDIA,
-  MOST_SIDES,
-  SHAPES,
-  TEXTURES,
-  type Medium,
-  type ShapeKind,
-  type Texture,
-} from '@wheat-ledger/core';
+import { MEDIA, MOST_SIDES, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
 import { applyDecorators } from './applyDecorators.js';
-import { Day, Maybe, NumberBetween, OneOf, Part, Text, When } from './decorators.js';
-
-export const CROP_KEYS: readonly string[] = CROPS.map((c) => c.key);
+import { Maybe, NumberBetween, OneOf, Part, Text, When } from './decorators.js';
 
 /** Soil temperature: twelve monthly means, or a yearly sine. */
 export class TemperatureInput {
@@ -146,9 +135,6 @@ export class PlotInput {
   @NumberBetween(0.01, 1e7, 'an area in m²')
   areaM2!: number;
 
-  @OneOf(CROP_KEYS, 'a crop')
-  crop!: string;
-
   @OneOf(MEDIA, 'a medium')
   medium!: Medium;
 
@@ -161,9 +147,6 @@ export class PlotInput {
 
   @Part(() => TemperatureInput, 'a soil temperature')
   temperature!: TemperatureInput;
-
-  @Day()
-  plantedOn!: string;
 
   /** The shape its area was worked out from; an area typed outright has none. */
   @Maybe()

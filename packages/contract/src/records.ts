@@ -20,6 +20,9 @@ export type AttachmentRecord = RecordOf<'attachment'>;
 export type JarTestRecord = RecordOf<'jar'>;
 export type LoggerRecord = RecordOf<'logger'>;
 export type MovementRecord = RecordOf<'movement'>;
+export type CropRecord = RecordOf<'crop'>;
+export type SeasonRecord = RecordOf<'season'>;
+export type ProgrammeRecord = RecordOf<'programme'>;
 export type KeptFilterRecord = RecordOf<'filter'>;
 
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';

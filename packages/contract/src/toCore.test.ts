@@ -139,13 +139,11 @@ test('censored values, logs and jar readings keep what they are on the way to th
   const plot = {
     name: 'Bed',
     areaM2: 12,
-    crop: 'leek',
     medium: 'mineralSoil',
     texture: 'loam',
     pH: null,
     climate: null,
     temperature: { kind: 'monthly', meansC: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] },
-    plantedOn: '2026-04-01',
   } as unknown as PlotInput;
   expect(toSite(plot, [log])).toMatchObject({
     pH: undefined,

@@ -1,5 +1,4 @@
 import {
-  cropOf,
   type AnalysisFigure,
   type Claim,
   type DailyLog,
@@ -13,6 +12,7 @@ import {
   type StockMovement,
   type TemperatureRecord,
 } from '@wheat-ledger/core';
+import { cropOfSeason } from './seasonToCore.js';
 import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
@@ -80,12 +80,10 @@ export const toLog = ({ from, series }: LoggerInput): DailyLog => ({ from, serie
 /** A plot as the core computes with it, with what loggers measured there. */
 export const toSite = (plot: PlotInput, loggers: readonly LoggerInput[] = []): Site => ({
   areaM2: plot.areaM2,
-  crop: plot.crop,
   medium: plot.medium,
   texture: plot.texture,
   pH: plot.pH ?? undefined,
   temperature: toTemperature(plot.temperature),
-  plantedOn: plot.plantedOn,
   climate: plot.climate ?? undefined,
   logged: loggers.map(toLog),
 });
@@ -95,7 +93,7 @@ export const toClaim = (input: Pick<ClaimInput, 'statement' | 'crop' | 'needs'>,
   statement: input.statement,
   product,
   needs: input.needs,
-  crop: cropOf(input.crop),
+  crop: cropOfSeason({ crop: input.crop }, []),
 });
 
 /** A soil report as the core reads it. */

@@ -85,11 +85,9 @@ test('plots and claims reach the core as it computes with them', () => {
   const plot = {
     name: 'Bed',
     areaM2: 12,
-    crop: 'leek',
     medium: 'mineralSoil',
     texture: 'loam',
     temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
-    plantedOn: '2026-04-01',
   };
   const result = validateInput(PlotInput, plot);
   expect(result.ok && toSite(result.value)).toMatchObject({ pH: undefined, temperature: { kind: 'sine', meanC: 10 } });

@@ -1,7 +1,19 @@
-import { toClaim, toJarReadings, toMovement, toProduct, toShape, toSite, toSoilReport } from '@wheat-ledger/contract';
 import {
+  toApplication,
+  toClaim,
+  toJarReadings,
+  toMovement,
+  toProduct,
+  toShape,
+  toSoilReport,
+} from '@wheat-ledger/contract';
+import {
+  bagAs,
   costsPerUnit,
-  cropOf,
+  CROP_LIBRARY,
+  cropRemoval,
+  cropStand,
+  cropUptake,
   dilutedMgPerL,
   directionsBy,
   elementChecklist,
@@ -17,6 +29,7 @@ import {
   priceHistory,
   productRelease,
   readParts,
+  reckon,
   soilImplications,
   stockOnHand,
   supplyFraction,
@@ -26,11 +39,12 @@ import {
   waterYear,
   type Figure,
 } from '@wheat-ledger/core';
-import { CLAIMS, JAR_TESTS, MOVEMENTS, PLOTS, PRODUCTS, RECIPES, SOIL_REPORTS } from './index.js';
+import { CLAIMS, JAR_TESTS, MOVEMENTS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SOIL_REPORTS } from './index.js';
+import { siteOf } from '../test/siteOf.js';
 
 const products = PRODUCTS.map((p) => toProduct(p, p.name));
 const productOf = (name: string) => products.find((p) => p.name === name)!;
-const sites = PLOTS.map((p) => toSite(p));
+const sites = PLOTS.map(siteOf);
 const some = (figure: Figure | undefined): readonly Figure[] => (figure ? [figure] : []);
 
 /** Every figure that a view of the sample shows, by where it is shown. */
@@ -63,7 +77,7 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
     ),
   'elements at a usable dose': () =>
     products.flatMap((p) =>
-      elementChecklist(p, cropOf(sites[0]!.crop)).flatMap(({ fraction, perYear, shareOfNeed }) => [
+      elementChecklist(p, sites[0]!.season.crop).flatMap(({ fraction, perYear, shareOfNeed }) => [
         ...some(fraction),
         ...some(perYear),
         ...some(perYear && loadPerHa(perYear)),
@@ -126,6 +140,31 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
       );
       return on.kind === 'figure' ? [on.figure] : [];
     }),
+  programmes: () =>
+    PROGRAMMES.flatMap(({ plot, applications }) => {
+      const at = PLOTS.findIndex((p) => p.name === plot);
+      const doings = applications.map((a) => ({
+        application: toApplication(a),
+        given: bagAs(productOf(a.product ?? '')),
+      }));
+      const { rows, totals } = reckon(doings, { areaM2: PLOTS[at]!.areaM2 }, sites[at]!.season, []);
+      return [
+        ...totals.flatMap((x) => [x.figure, x.supply]),
+        ...rows.flatMap(({ applied }) =>
+          applied.kind === 'applied'
+            ? [applied.perM2, applied.perHa, applied.whole, applied.area, ...some(applied.perPlant)]
+            : [],
+        ),
+      ];
+    }),
+  'what crops take up': () =>
+    CROP_LIBRARY.flatMap((crop) =>
+      NUTRIENTS.flatMap((n) =>
+        [cropUptake(crop, n), cropRemoval(crop, n), cropStand(crop)].flatMap((f) =>
+          f.kind === 'figure' ? [f.figure] : [],
+        ),
+      ),
+    ),
   kitchen: () => {
     const made = kitchenExtract('citric', 6, 1, 'eggshell', 50);
     return [made.acidDissolves, made.present, made.calcium, made.calciumMgPerL];

@@ -1,15 +1,20 @@
 import {
   ClaimInput,
+  CropInput,
+  cropProblems,
   PlotInput,
   ProductInput,
+  ProgrammeInput,
+  programmeProblems,
   RecipeInput,
+  SeasonInput,
   toClaim,
   toProduct,
-  toSite,
   validateInput,
 } from '@wheat-ledger/contract';
 import { judge, labelChecks, nitrogenPools, productRelease, weekly } from '@wheat-ledger/core';
-import { CLAIMS, PLOTS, PRODUCTS, RECIPES } from './index.js';
+import { CLAIMS, CROPS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SEASONS } from './index.js';
+import { siteOf } from '../test/siteOf.js';
 import vectors from './releaseVectors.json';
 
 const ID = '00000000-0000-4000-8000-000000000001';
@@ -43,11 +48,36 @@ test('claims and recipes fit, and speak of products on the shelf', () => {
   }
 });
 
+test('crops, seasons and programmes fit, and speak of what there is', () => {
+  for (const crop of CROPS) {
+    expect(validateInput(CropInput, crop)).toMatchObject({ ok: true });
+    expect(cropProblems(crop)).toEqual([]);
+  }
+  for (const { plot, own, ...season } of SEASONS) {
+    expect(PLOTS.map((p) => p.name)).toContain(plot);
+    if (own !== undefined) expect(CROPS.map((c) => c.name)).toContain(own);
+    const input = { ...season, plotId: ID, ...(own === undefined ? {} : { cropId: ID }) };
+    expect(validateInput(SeasonInput, input)).toMatchObject({ ok: true });
+  }
+  for (const { plot, from, applications, ...programme } of PROGRAMMES) {
+    expect(SEASONS.some((s) => s.plot === plot && s.from === from)).toBe(true);
+    const named = applications.map(({ product, recipe, ...doing }) => ({
+      ...doing,
+      ...(product === undefined ? {} : { productId: ID }),
+      ...(recipe === undefined ? {} : { recipeId: ID }),
+    }));
+    for (const { product } of applications) if (product !== undefined) expect(known).toContain(product);
+    const input = { ...programme, seasonId: ID, applications: named };
+    expect(validateInput(ProgrammeInput, input)).toMatchObject({ ok: true });
+    expect(programmeProblems(input)).toEqual([]);
+  }
+});
+
 test('the sample shows the whole range: every pool, a tie-up, a bag without a price, and differing verdicts', () => {
   const pools = PRODUCTS.map((p) => nitrogenPools(toProduct(p))).filter((r) => r.kind === 'pools');
   for (const pool of ['nitrate', 'ammonium', 'urea', 'coated', 'organic'] as const)
     expect(pools.some((r) => r.pools[pool] > 0.05)).toBe(true);
-  const site = toSite(PLOTS[0]!);
+  const site = siteOf(PLOTS[0]!);
   const tiedUp = PRODUCTS.map((p) => productRelease(toProduct(p, p.name), site, { daysOnSurface: 0 })).filter(
     (r) => r.kind === 'release' && Math.min(...r.run.mineral) < -0.05,
   );
@@ -70,11 +100,12 @@ test('everything invented says sample where it could be taken for evidence', () 
 
 test('the release of the sample’s bags is what it was when it was last written down', () => {
   const kept = vectors as Readonly<Record<string, readonly number[]>>;
-  const site = toSite(PLOTS[0]!);
+  const site = siteOf(PLOTS[0]!);
   const found = PRODUCTS.flatMap((p) => {
     const release = productRelease(toProduct(p, p.name), site, { daysOnSurface: 0 });
     return release.kind === 'release' ? [{ name: p.name, weeks: weekly(release.run.available) }] : [];
   });
   expect(found.map((f) => f.name)).toEqual(Object.keys(kept));
-  for (const { name, weeks } of found) weeks.forEach((x, w) => expect(x).toBeCloseTo(kept[name]![w]!, 5));
+  for (const { name, weeks } of found)
+    weeks.forEach((x, w) => expect(Math.abs(x - kept[name]![w]!)).toBeLessThan(1e-12));
 });

@@ -3,16 +3,18 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
-import { PLOTS, PRODUCTS } from '@wheat-ledger/demo';
+import { CROPS, PLOTS, PRODUCTS, SEASONS } from '@wheat-ledger/demo';
 import {
   parentsOf,
   RECORD_KINDS,
+  type CropRecord,
   type JournalRecord,
   type PlotRecord,
   type ProductInput,
   type ProductRecord,
   type RecordKind,
   type RecordOf,
+  type SeasonRecord,
 } from '@wheat-ledger/contract';
 import { api } from '../src/app/api';
 import { benchSlice } from '../src/app/slices';
@@ -25,6 +27,14 @@ const KEPT = { version: 1, updatedAt: '2026-02-20T10:00:00.000Z', deletedAt: nul
 /** The sample's bags and plots as the server would hand them out. */
 export const sampleProducts: readonly ProductRecord[] = PRODUCTS.map((p, i) => ({ ...p, ...KEPT, id: idOf(i + 1) }));
 export const samplePlots: readonly PlotRecord[] = PLOTS.map((p, i) => ({ ...p, ...KEPT, id: idOf(i + 501) }));
+export const sampleCrops: readonly CropRecord[] = CROPS.map((c, i) => ({ ...c, ...KEPT, id: idOf(i + 601) }));
+export const sampleSeasons: readonly SeasonRecord[] = SEASONS.map(({ plot, own, ...season }, i) => ({
+  ...season,
+  ...KEPT,
+  id: idOf(i + 701),
+  plotId: samplePlots.find((p) => p.name === plot)?.id ?? '',
+  ...(own === undefined ? {} : { cropId: sampleCrops.find((c) => c.name === own)?.id ?? '' }),
+}));
 export const productNamed = (name: string): ProductRecord => {
   const found = sampleProducts.find((p) => p.name === name);
   if (!found) throw new Error(name);
@@ -53,6 +63,8 @@ export async function show(
   const store = makeStore();
   const all: { readonly [K in RecordKind]?: readonly RecordOf<RecordKind>[] } = {
     plot: samplePlots,
+    crop: sampleCrops,
+    season: sampleSeasons,
     product: sampleProducts,
     ...records,
   };

@@ -20,7 +20,7 @@ export {
   typedNumber,
   writtenPlainly,
 } from './parseNumber.js';
-export { type ParsedQuantity, parseQuantity } from './parseQuantity.js';
+export { type ParsedQuantity, parseQuantity, parseQuantityRange } from './parseQuantity.js';
 export {
   type ParsedRate,
   parseRate,

@@ -12,3 +12,4 @@ export {
   weekly,
 } from './productRelease.js';
 export { type Band, releaseBand } from './band.js';
+export { type ProgrammeRelease, programmeRelease } from './programmeRelease.js';

@@ -7,6 +7,7 @@ import {
   waterAssumptions,
   type WaterBalance,
 } from '../ground/index.js';
+import { addDays } from '../quantity/index.js';
 import { nitrogenDemand, type SiteInSeason } from '../season/index.js';
 import { readIngredients, type Product } from '../shelf/index.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
@@ -53,8 +54,8 @@ export interface SiteDays {
   /** kg N/ha at the end of each day; undefined when the crop's uptake or its course is not known. */
   readonly demandKgPerHa: readonly number[] | undefined;
   readonly water: WaterBalance | undefined;
-  /** Days until the first logged water of 12 mm or more; undefined when none is logged. */
-  readonly soakedAfterDays: number | undefined;
+  /** Days from a day of the season until the first logged water of 12 mm or more; undefined when none is logged. */
+  readonly soakedAfter: (day: number) => number | undefined;
 }
 export function siteDays(site: SiteInSeason): SiteDays {
   const { season } = site;
@@ -63,7 +64,7 @@ export function siteDays(site: SiteInSeason): SiteDays {
     temperatureC,
     demandKgPerHa: nitrogenDemand(season.crop, season.from, temperatureC),
     water: siteWaterBalance(site, season.from, RELEASE_DAYS)?.balance,
-    soakedAfterDays: firstSoaking(site, season.from, RELEASE_DAYS),
+    soakedAfter: (day) => firstSoaking(site, addDays(season.from, day), RELEASE_DAYS),
   };
 }
 
@@ -72,7 +73,7 @@ export function productRelease(
   product: Product,
   site: SiteInSeason,
   placement: Placement,
-  { temperatureC, demandKgPerHa, water, soakedAfterDays }: SiteDays = siteDays(site),
+  { temperatureC, demandKgPerHa, water, soakedAfter }: SiteDays = siteDays(site),
 ): ProductRelease {
   const reading = nitrogenPools(product);
   if (reading.kind === 'unknown') return { kind: 'unknown', product, why: reading.why };
@@ -81,7 +82,7 @@ export function productRelease(
   const parameters = parametersFor(reading.materials, site.medium, site.pH, { measuredCN, fromManure });
   const around: Surroundings = {
     temperatureC,
-    daysOnSurface: Math.min(placement.daysOnSurface, soakedAfterDays ?? Infinity),
+    daysOnSurface: Math.min(placement.daysOnSurface, soakedAfter(0) ?? Infinity),
     workedInM: WORKED_IN_M,
     layerM: ROOT_LAYER_M,
     doseKgPerHa: placement.doseKgPerHa ?? USUAL_DOSE_KG_PER_HA,

@@ -75,17 +75,31 @@ const RECORDED = [
  */
 export type ReleaseRun = Readonly<Record<(typeof RECORDED)[number], Float64Array>>;
 
-const toDose = (pools: NitrogenPools, around: Surroundings, p: ReleaseParameters): Dose => ({
-  nitrate: pools.nitrate,
-  ammonium: pools.ammonium,
-  urea: pools.urea,
-  coated: pools.coated,
+/** So much nitrogen of a product as it goes into a layer. @param nitrogen in the layer's unit */
+export const toDose = (
+  pools: NitrogenPools,
+  longevity: Dose['longevity'],
+  p: Pick<ReleaseParameters, 'organic' | 'volatileAmmonium'>,
+  nitrogen: number,
+  workedInM: Dose['workedInM'],
+): Dose => ({
+  nitrate: nitrogen * pools.nitrate,
+  ammonium: nitrogen * pools.ammonium,
+  urea: nitrogen * pools.urea,
+  coated: nitrogen * pools.coated,
   coatedForms: pools.coatedForms,
-  longevity: around.longevity,
-  organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: pools.organic * share })),
+  longevity,
+  organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: nitrogen * pools.organic * share })),
   volatileAmmonium: p.volatileAmmonium,
-  workedInM: around.daysOnSurface > 0 ? 'surface' : around.workedInM,
+  workedInM,
 });
+
+/** A dose and the day it is given on; what lies on top goes into the soil as a later day begins. */
+export interface DatedDose {
+  readonly day: number;
+  readonly dose: Dose;
+  readonly settlesOn?: number | undefined;
+}
 
 const sum = <T>(list: readonly T[], of: (item: T) => number): number => list.reduce((total, x) => total + of(x), 0);
 
@@ -105,21 +119,45 @@ function record(run: ReleaseRun, day: number, state: NitrogenState, microbialCN:
   run.denitrified[day] = state.denitrified;
 }
 
+/** What is around any number of doses, the crop's wish in the layer's unit. */
+export interface Around extends Pick<Surroundings, 'temperatureC' | 'layerM' | 'lifeEases' | 'water'> {
+  readonly demand?: readonly number[] | undefined;
+}
+
+/** What is carried from one stretch of days to the next. */
+export interface Carried {
+  readonly state: NitrogenState;
+  readonly run: ReleaseRun;
+}
+
+/** A layer before its first day. @param lendable mineral nitrogen of the soil's own */
+export function startRun(around: Pick<Around, 'temperatureC' | 'layerM'>, lendable: number): Carried {
+  const length = around.temperatureC.length + 1;
+  return {
+    state: emptyLayer(around.layerM, lendable),
+    run: Object.fromEntries(RECORDED.map((name) => [name, new Float64Array(length)])) as ReleaseRun,
+  };
+}
+
 /**
- * One dose of 1 kg N followed day by day by `step`, in a layer that holds nothing else of it.
+ * Follows a layer from one day up to another: doses are added as their day begins, then `step` moves the layer on. Changes what is carried in place.
  * @param stepsADay how finely the day is cut; one gives what more give, to half a per cent
- * @returns arrays of length days + 1, kg N per kg N applied
- * @example simulate(pools, around, parameters).available[28] // share the crop can have had by week 4
  */
-export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseParameters, stepsADay = 1): ReleaseRun {
-  const days = around.temperatureC.length;
-  const run = Object.fromEntries(RECORDED.map((name) => [name, new Float64Array(days + 1)])) as ReleaseRun;
-  const state = emptyLayer(around.layerM, p.soilMineralKgPerHa / around.doseKgPerHa);
-  add(state, toDose(pools, around, p));
-  record(run, 0, state, p.microbialCN);
-  const { water, demandKgPerHa: demand } = around;
-  for (let day = 0; day < days; day++) {
-    const uptake = demand ? ((demand[day + 1] ?? 0) - (demand[day] ?? 0)) / around.doseKgPerHa : 0;
+export function followDays(
+  { state, run }: Carried,
+  doses: readonly DatedDose[],
+  around: Around,
+  p: ReleaseParameters,
+  from: number,
+  to: number,
+  stepsADay = 1,
+): void {
+  const { water, demand } = around;
+  for (let day = from; day < to; day++) {
+    for (const { dose, day: on } of doses) if (on === day) add(state, dose);
+    if (day === 0) record(run, 0, state, p.microbialCN);
+    const settles = doses.some((d) => d.settlesOn === day);
+    const uptake = demand ? (demand[day + 1] ?? 0) - (demand[day] ?? 0) : 0;
     for (let part = 0; part < stepsADay; part++)
       step(
         state,
@@ -128,7 +166,7 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
           wetness: water?.wetness[day] ?? p.wetness,
           waterFilled: water?.waterFilled[day] ?? 0,
           biology: around.lifeEases ? easedLife(p.biology, day + part / stepsADay) : p.biology,
-          settles: part === 0 && day === around.daysOnSurface && day > 0,
+          settles: part === 0 && settles,
           drainedMm: water?.drainedMm[day] ?? 0,
           cellMm: (water?.storedMm[day] ?? 0) / state.nitrate.length,
           uptake,
@@ -138,7 +176,36 @@ export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseP
       );
     record(run, day + 1, state, p.microbialCN);
   }
-  return run;
+}
+
+/** Follows a layer through all its days. @param lendable mineral nitrogen of the soil's own */
+export function follow(
+  doses: readonly DatedDose[],
+  around: Around,
+  p: ReleaseParameters,
+  lendable: number,
+  stepsADay = 1,
+): ReleaseRun {
+  const carried = startRun(around, lendable);
+  followDays(carried, doses, around, p, 0, around.temperatureC.length, stepsADay);
+  return carried.run;
+}
+
+/**
+ * One dose of 1 kg N followed day by day, in a layer that holds nothing else of it.
+ * @returns arrays of length days + 1, kg N per kg N applied
+ * @example simulate(pools, around, parameters).available[28] // share the crop can have had by week 4
+ */
+export function simulate(pools: NitrogenPools, around: Surroundings, p: ReleaseParameters, stepsADay = 1): ReleaseRun {
+  const { daysOnSurface, workedInM, longevity, doseKgPerHa, demandKgPerHa } = around;
+  const dose = toDose(pools, longevity, p, 1, daysOnSurface > 0 ? 'surface' : workedInM);
+  return follow(
+    [{ day: 0, dose, settlesOn: daysOnSurface > 0 ? daysOnSurface : undefined }],
+    { ...around, demand: demandKgPerHa?.map((kg) => kg / doseKgPerHa) },
+    p,
+    p.soilMineralKgPerHa / doseKgPerHa,
+    stepsADay,
+  );
 }
 
 /** Everything the nitrogen can be in on a day, added up: 1 when the balance closes. */

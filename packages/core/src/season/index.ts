@@ -16,6 +16,8 @@ export {
 export { CROP_LIBRARY, libraryCrop } from './library/index.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake, ownYield } from './uptake.js';
 export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
+export { type Doing, type Reckoned, type ReckonedRow, reckon, type Total } from './programme.js';
+export { type ParsedAmount, parseAmount, type ParsedWhen, parseWhen, printAmount, printWhen } from './typed.js';
 export { datesOf, type Season, type SiteInSeason } from './dates.js';
 export {
   type Amount,

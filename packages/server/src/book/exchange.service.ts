@@ -8,6 +8,7 @@ import {
   KIND_INPUTS,
   KINDS,
   RECORD_KINDS,
+  seasonOfToday,
   stockOfToday,
   WORKSPACE_VERSION,
   WORKSPACE_VERSIONS,
@@ -43,15 +44,25 @@ interface Candidate extends NewRecord<object> {
 
 type Lists = Readonly<Partial<Record<WorkspaceList, unknown>>>;
 
-/** The stock that bags of an older file hold, as movements of today, always under the same ids. */
-function stockOf({ products }: Lists): Lists {
-  const today = new Date().toISOString().slice(0, 10);
-  const moved = (Array.isArray(products) ? (products as readonly unknown[]) : []).flatMap((product) => {
-    const { id } = (product ?? {}) as { readonly id?: unknown };
-    const movement = typeof id === 'string' && UUID.test(id) ? stockOfToday(id, product as object, today) : undefined;
-    return movement && typeof id === 'string' ? [{ id: ownId(id, 'stock'), ...movement }] : [];
+/** What records of an older file hold that are records of their own today, always under the same ids. */
+function movedOut(records: unknown, part: string, of: (id: string, record: object) => object | undefined): object[] {
+  return (Array.isArray(records) ? (records as readonly unknown[]) : []).flatMap((record) => {
+    const { id } = (record ?? {}) as { readonly id?: unknown };
+    const own = typeof id === 'string' && UUID.test(id) ? of(id, record as object) : undefined;
+    return own && typeof id === 'string' ? [{ id: ownId(id, part), ...own, ...removedWith(record as object) }] : [];
   });
-  return moved.length > 0 ? { stockMovements: moved } : {};
+}
+const removedWith = ({ removed }: { readonly removed?: unknown }): object => (removed === true ? { removed } : {});
+
+/** The stock and the seasons that an older file keeps in its bags and plots. */
+function fromOlder({ products, plots, stockMovements, seasons }: Lists): Lists {
+  const today = new Date().toISOString().slice(0, 10);
+  const stock = movedOut(products, 'stock', (id, bag) => stockOfToday(id, bag, today));
+  const grown = movedOut(plots, 'season', seasonOfToday);
+  return {
+    ...(stockMovements === undefined && stock.length > 0 ? { stockMovements: stock } : {}),
+    ...(seasons === undefined && grown.length > 0 ? { seasons: grown } : {}),
+  };
 }
 
 /** Thrown inside the transaction of a trial run to take everything back. */
@@ -214,7 +225,7 @@ export class ExchangeService {
     const { version } = file as { version?: unknown };
     if (!WORKSPACE_VERSIONS.includes(Number(version)))
       throw unreadable(`Read version ${JSON.stringify(version) ?? 'none'}, expected ${WORKSPACE_VERSION}.`);
-    const lists = { ...stockOf(file), ...(file as Lists) };
+    const lists = { ...(file as Lists), ...fromOlder(file) };
     const problems: FieldProblem[] = [];
     const found = Object.fromEntries(RECORD_KINDS.map((kind) => [KINDS[kind].list, 0])) as Record<
       WorkspaceList,

@@ -83,7 +83,7 @@ test('a generated workspace of three hundred bags makes the round trip', () =>
     expect(money(byId(back.products) as typeof products)).toEqual(money(byId(products) as typeof products));
   }));
 
-test('a file of an older ledger is read as it would be written today: four uneven sides are a polygon', () =>
+test('a file of an older ledger is read as it would be written today: four uneven sides are a polygon, and a plot’s crop is a season', () =>
   empty(async (t) => {
     const plot = {
       id: '00000000-0000-4000-8000-00000000a001',
@@ -98,11 +98,20 @@ test('a file of an older ledger is read as it would be written today: four uneve
     };
     expect(
       (await send(t, { format: 'wheat-ledger.workspace', version: 1, plots: [plot] }, true).expect(200)).body,
-    ).toMatchObject({ added: 1, written: true, problems: [] });
-    expect((await t.http.get('/api/v1/plots')).body.items[0].shape).toEqual({
-      kind: 'polygon',
-      lengthsM: [3, 4, 3, 4, 5],
-    });
+    ).toMatchObject({ added: 2, written: true, problems: [] });
+    const [kept] = (await t.http.get('/api/v1/plots')).body.items;
+    expect(kept.shape).toEqual({ kind: 'polygon', lengthsM: [3, 4, 3, 4, 5] });
+    expect(kept).not.toHaveProperty('crop');
+    const seasons = await t.http.get(`/api/v1/seasons?plot=${plot.id}`);
+    expect(seasons.body.items).toEqual([
+      expect.objectContaining({ plotId: plot.id, crop: 'leek', from: '2026-04-01', share: 1 }),
+    ]);
+    // Once however often it is taken over, and gone with its plot.
+    const again = await send(t, { format: 'wheat-ledger.workspace', version: 2, plots: [plot] }, true);
+    expect(again.body).toMatchObject({ added: 0, alreadyHere: 2 });
+    const removed = { ...plot, id: '00000000-0000-4000-8000-00000000a002', removed: true };
+    await send(t, { format: 'wheat-ledger.workspace', version: 2, plots: [removed] }, true).expect(200);
+    expect((await t.http.get('/api/v1/seasons')).body.items).toHaveLength(1);
   }));
 
 test('importing what is here already leaves it as it is', async () => {
@@ -140,7 +149,7 @@ test('three bad records are reported, exactly those three, and nothing is writte
 
 test.each([
   ['no workspace', { hello: 'world' }, /Expected a file whose format/],
-  ['another version', { format: 'wheat-ledger.workspace', version: 99 }, /Read version 99, expected 2/],
+  ['another version', { format: 'wheat-ledger.workspace', version: 99 }, /Read version 99, expected 3/],
   [
     'a list that is none',
     { format: 'wheat-ledger.workspace', version: 1, products: 'many' },

@@ -129,11 +129,9 @@ test('plots, recipes and claims are kept; what they point to must exist', async 
   const plot = {
     name: 'Bed',
     areaM2: 12,
-    crop: 'leek',
     medium: 'mineralSoil',
     texture: 'loam',
     temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
-    plantedOn: '2026-04-01',
   };
   const { body: bed } = await t.http.post('/api/v1/plots').send(plot).expect(201);
   expect(bed).toMatchObject(plot);

@@ -19,6 +19,10 @@ import { Migration0009Operations } from './migrations/Migration0009Operations.js
 import { Migration0010Ledgers } from './migrations/Migration0010Ledgers.js';
 import { Migration0011Stock } from './migrations/Migration0011Stock.js';
 import { Migration0012Details } from './migrations/Migration0012Details.js';
+import { Migration0013Seasons } from './migrations/Migration0013Seasons.js';
+import { CropEntity } from '../season/crop.store.js';
+import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
+import { SeasonEntity } from '../season/season.store.js';
 import { Operation } from '../records/operation.entity.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
@@ -47,6 +51,10 @@ export const ENTITIES: Type<object>[] = [
   JarTestEntity,
   LoggerEntity,
   ShelfFilterEntity,
+  CropEntity,
+  SeasonEntity,
+  ProgrammeEntity,
+  ApplicationLine,
 ];
 
 /** In the order they are made. */
@@ -63,6 +71,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0010Ledgers,
   Migration0011Stock,
   Migration0012Details,
+  Migration0013Seasons,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -2,24 +2,30 @@ import type { INestApplicationContext } from '@nestjs/common';
 import { MikroORM, RequestContext } from '@mikro-orm/postgresql';
 import {
   ClaimInput,
+  CropInput,
   HOME_LEDGER,
   JarTestInput,
   MovementInput,
   PlotInput,
   ProductInput,
+  ProgrammeInput,
   RecipeInput,
+  SeasonInput,
   SoilReportInput,
   validateInput,
 } from '@wheat-ledger/contract';
 import {
   CLAIMS,
+  CROPS,
   EARLIER_LABELS,
   JAR_TESTS,
   LOGS,
   MOVEMENTS,
   PLOTS,
   PRODUCTS,
+  PROGRAMMES,
   RECIPES,
+  SEASONS,
   SOIL_REPORTS,
 } from '@wheat-ledger/demo';
 import { ClaimStore } from '../claims/claim.store.js';
@@ -30,6 +36,9 @@ import { SoilReportStore } from '../ground/soilReport.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
+import { CropStore } from '../season/crop.store.js';
+import { ProgrammeStore } from '../season/programme.store.js';
+import { SeasonStore } from '../season/season.store.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 import { LedgersService } from '../ledgers/ledgers.service.js';
 import { alone } from './orm.js';
@@ -64,6 +73,14 @@ async function load(app: INestApplicationContext): Promise<void> {
   ];
   const plotOf = new Map<string, string>();
   for (const plot of PLOTS) plotOf.set(plot.name, (await plots.create(checked(PlotInput, plot))).id);
+  const cropOf = new Map<string, string>();
+  for (const crop of CROPS) cropOf.set(crop.name, (await app.get(CropStore).create(checked(CropInput, crop))).id);
+  const seasonOf = new Map<string, string>();
+  for (const { plot, own, ...season } of SEASONS) {
+    const input = { ...season, plotId: plotOf.get(plot), ...(own === undefined ? {} : { cropId: cropOf.get(own) }) };
+    const made = await app.get(SeasonStore).create(checked(SeasonInput, input));
+    seasonOf.set(`${plot} ${season.from}`, made.id);
+  }
   for (const { plot, ...report } of SOIL_REPORTS)
     await app.get(SoilReportStore).create(checked(SoilReportInput, { ...report, plotId: plotOf.get(plot) }));
   for (const { plot, ...jar } of JAR_TESTS)
@@ -80,11 +97,26 @@ async function load(app: INestApplicationContext): Promise<void> {
     await app.get(MovementStore).create(checked(MovementInput, { ...movement, productId: idOf.get(product) }));
   for (const { product, ...claim } of CLAIMS)
     await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
-  for (const { parts, ...recipe } of RECIPES)
-    await recipes.create(
+  const recipeOf = new Map<string, string>();
+  for (const { parts, ...recipe } of RECIPES) {
+    const made = await recipes.create(
       checked(RecipeInput, {
         ...recipe,
         parts: parts.map((p) => ({ productId: idOf.get(p.product), parts: p.parts })),
+      }),
+    );
+    recipeOf.set(recipe.name, made.id);
+  }
+  for (const { plot, from, applications, ...programme } of PROGRAMMES)
+    await app.get(ProgrammeStore).create(
+      checked(ProgrammeInput, {
+        ...programme,
+        seasonId: seasonOf.get(`${plot} ${from}`),
+        applications: applications.map(({ product, recipe, ...doing }) => ({
+          ...doing,
+          ...(product === undefined ? {} : { productId: idOf.get(product) }),
+          ...(recipe === undefined ? {} : { recipeId: recipeOf.get(recipe) }),
+        })),
       }),
     );
 }

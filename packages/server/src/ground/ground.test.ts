@@ -9,11 +9,9 @@ afterAll(() => t.close());
 const plot = (given: object = {}): object => ({
   name: 'Bed',
   areaM2: 14.4,
-  crop: 'leek',
   medium: 'mineralSoil',
   texture: 'loam',
   temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
-  plantedOn: '2026-04-01',
   ...given,
 });
 const report = (plotId: string, given: object = {}): object => ({

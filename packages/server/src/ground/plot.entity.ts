@@ -9,9 +9,6 @@ export class Plot extends Stored {
   areaM2!: number;
 
   @Property({ type: 'text' })
-  crop!: string;
-
-  @Property({ type: 'text' })
   medium!: Medium;
 
   @Property({ type: 'text' })
@@ -22,9 +19,6 @@ export class Plot extends Stored {
 
   @Property({ type: 'json' })
   temperature!: TemperatureInput;
-
-  @Property({ type: 'date', fieldName: 'planted_on' })
-  plantedOn!: string;
 
   @Property({ type: 'json', nullable: true })
   shape: ShapeInput | null = null;

@@ -41,17 +41,15 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
   }
 
   protected columns(input: PlotInput): Columns {
-    const { name, areaM2, crop, medium, texture, plantedOn } = input;
+    const { name, areaM2, medium, texture } = input;
     const plain = (value: object | undefined): object | null =>
       value ? instanceToPlain(value, { exposeUnsetFields: false }) : null;
     return {
       own: {
         name,
         areaM2,
-        crop,
         medium,
         texture,
-        plantedOn,
         pH: input.pH ?? null,
         shape: plain(input.shape),
         climate: plain(input.climate),
@@ -61,28 +59,14 @@ export class PlotStore extends RecordStore<Plot, PlotInput> {
     };
   }
 
-  protected toInput({
-    name,
-    areaM2,
-    crop,
-    medium,
-    texture,
-    pH,
-    temperature,
-    plantedOn,
-    shape,
-    climate,
-    water,
-  }: Plot): PlotInput {
+  protected toInput({ name, areaM2, medium, texture, pH, temperature, shape, climate, water }: Plot): PlotInput {
     return {
       name,
       areaM2,
-      crop,
       medium,
       texture,
       ...(pH === null ? {} : { pH }),
       temperature,
-      plantedOn,
       ...(shape === null ? {} : { shape }),
       ...(climate === null ? {} : { climate }),
       ...(water === null ? {} : { water }),

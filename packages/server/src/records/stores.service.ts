@@ -11,6 +11,9 @@ import { AttachmentStore } from '../shelf/attachment.store.js';
 import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { ShelfFilterStore } from '../shelf/shelfFilter.store.js';
+import { CropStore } from '../season/crop.store.js';
+import { ProgrammeStore } from '../season/programme.store.js';
+import { SeasonStore } from '../season/season.store.js';
 import type { RecordStore } from './recordStore.js';
 import type { Stored } from './stored.entity.js';
 
@@ -18,12 +21,15 @@ export type AnyStore = RecordStore<Stored, object>;
 
 /** Which store keeps which kind. */
 export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
+  crop: CropStore,
   plot: PlotStore,
+  season: SeasonStore,
   product: ProductStore,
   soil: SoilReportStore,
   jar: JarTestStore,
   logger: LoggerStore,
   recipe: RecipeStore,
+  programme: ProgrammeStore,
   claim: ClaimStore,
   attachment: AttachmentStore,
   movement: MovementStore,

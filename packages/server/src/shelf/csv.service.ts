@@ -96,7 +96,8 @@ export class CsvService {
       const page = await this.products.list({ after, limit: PAGE });
       for (const record of page.items) {
         const stock = stockOnHand(toProduct(record, record.id), movements.get(record.id) ?? []);
-        const onHand = stock.kind === 'figure' ? `${typedNumber(stock.figure.value.mid)} ${stock.figure.unit.text}` : '';
+        const onHand =
+          stock.kind === 'figure' ? `${typedNumber(stock.figure.value.mid)} ${stock.figure.unit.text}` : '';
         yield { ...productText(record), stock: onHand };
       }
       after = page.next ?? undefined;

@@ -120,7 +120,7 @@ test('a file of version 1 brings the stock of its bags as counts, once however o
   expect(JSON.stringify(wrong.problems)).toMatch(/products\.0\.stock/);
   await t.http
     .post('/api/v1/workspace/import')
-    .send({ ...file, version: 3 })
+    .send({ ...file, version: 4 })
     .expect(422);
 });
 

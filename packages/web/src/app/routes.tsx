@@ -25,6 +25,24 @@ export const router = createBrowserRouter(
           path: 'ground/:id/jars',
           lazy: async () => ({ Component: (await import('../ground/JarTestsView')).JarTestsView }),
         },
+        { path: 'ground/crops', lazy: async () => ({ Component: (await import('../season/CropsView')).CropsView }) },
+        { path: 'ground/crops/new', lazy: async () => ({ Component: (await import('../season/CropsView')).NewCrop }) },
+        {
+          path: 'ground/crops/:crop',
+          lazy: async () => ({ Component: (await import('../season/CropsView')).EditCrop }),
+        },
+        {
+          path: 'ground/:id/seasons',
+          lazy: async () => ({ Component: (await import('../season/SeasonsView')).SeasonsView }),
+        },
+        {
+          path: 'ground/:id/programmes',
+          lazy: async () => ({ Component: (await import('../season/ProgrammesView')).ProgrammesView }),
+        },
+        {
+          path: 'ground/:id/programmes/:programme',
+          lazy: async () => ({ Component: (await import('../season/ProgrammeEditor')).ProgrammeEditor }),
+        },
         { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
         { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
         { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },

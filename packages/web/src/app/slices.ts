@@ -30,6 +30,8 @@ export interface Settings {
   readonly basis: 'oxide' | 'element';
   readonly theme: 'day' | 'evening' | 'system';
   readonly plotId: string | undefined;
+  /** The season that is looked at; the plot's newest when it is not one of its own. */
+  readonly seasonId: string | undefined;
   readonly nutrient: Nutrient;
   /** Nitrogen each product is dosed to, kg/ha; the crop's own uptake when empty. */
   readonly nitrogenKgPerHa: number | undefined;
@@ -45,6 +47,7 @@ const FIRST_SETTINGS: Settings = {
   basis: 'oxide',
   theme: 'system',
   plotId: undefined,
+  seasonId: undefined,
   nutrient: 'N',
   nitrogenKgPerHa: undefined,
   daysOnSurface: 0,

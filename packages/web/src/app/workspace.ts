@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
-import { toProduct, toSite, type PlotRecord, type ProductRecord } from '@wheat-ledger/contract';
-import { cropOf, type CropTemplate, type Product, type Site } from '@wheat-ledger/core';
+import {
+  toProduct,
+  toSeason,
+  toSite,
+  type PlotRecord,
+  type ProductRecord,
+  type SeasonRecord,
+} from '@wheat-ledger/contract';
+import type { Crop, Product, Season, SiteInSeason } from '@wheat-ledger/core';
 import { useRecords } from './api';
 import { useAppSelector } from './store';
 
@@ -67,30 +74,55 @@ export function useBench() {
 }
 
 /** The plot chosen in the plot line, or the first one. */
-export function usePlot(): {
-  readonly plot: PlotRecord | undefined;
-  readonly crop: CropTemplate | undefined;
-  readonly plots: readonly PlotRecord[];
-} {
+export function usePlot(): { readonly plot: PlotRecord | undefined; readonly plots: readonly PlotRecord[] } {
   const { records: plots } = useRecords('plot');
   const plotId = useAppSelector((s) => s.settings.plotId);
-  return useMemo(() => {
-    const plot = plots.find((p) => p.id === plotId) ?? plots[0];
-    return {
-      plots,
-      plot,
-      crop: plot && cropOf(plot.crop),
-    };
-  }, [plots, plotId]);
+  return useMemo(() => ({ plots, plot: plots.find((p) => p.id === plotId) ?? plots[0] }), [plots, plotId]);
 }
 
-/** The chosen plot as the core computes with it, what its loggers wrote included. */
+export interface ChosenSeason {
+  readonly record: SeasonRecord;
+  readonly season: Season;
+}
+
+/** A plot's seasons, the newest first, and the one that is looked at: that chosen, or the newest. */
+export function useSeasons(plotId: string | undefined): {
+  readonly seasons: readonly ChosenSeason[];
+  readonly chosen: ChosenSeason | undefined;
+  readonly isLoading: boolean;
+} {
+  const { records, isLoading } = useRecords('season', ofPlot(plotId));
+  const { records: crops, isLoading: cropsLoading } = useRecords('crop');
+  const seasonId = useAppSelector((s) => s.settings.seasonId);
+  return useMemo(() => {
+    const seasons = [...records]
+      .sort((a, b) => (a.from < b.from ? 1 : -1))
+      .map((record): ChosenSeason => ({ record, season: toSeason(record, crops) }));
+    return {
+      seasons,
+      chosen: seasons.find((s) => s.record.id === seasonId) ?? seasons[0],
+      isLoading: isLoading || cropsLoading,
+    };
+  }, [records, crops, seasonId, isLoading, cropsLoading]);
+}
+
+/** The crop of the season that is looked at. */
+export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly crop: Crop | undefined } {
+  const { plot } = usePlot();
+  const { chosen } = useSeasons(plot?.id);
+  return { plot, crop: chosen?.season.crop };
+}
+
+/** The chosen plot in its season as the core computes with it, what its loggers wrote included; no site where no season says what grows. */
 export function useSite() {
-  const chosen = usePlot();
-  const { plot } = chosen;
+  const { plot } = usePlot();
+  const { chosen } = useSeasons(plot?.id);
   const { records: logs } = useRecords('logger', ofPlot(plot?.id));
-  const site = useMemo((): Site | undefined => plot && toSite(plot, logs), [plot, logs]);
-  return { ...chosen, site };
+  const site = useMemo(
+    (): SiteInSeason | undefined => plot && chosen && { ...toSite(plot, logs), season: chosen.season },
+    [plot, chosen, logs],
+  );
+  return { plot, crop: chosen?.season.crop, site };
 }
 
 /** Asks for what belongs to a plot, once it is known which. */

@@ -15,6 +15,9 @@ const FOUND = {
   attachments: 0,
   stockMovements: 0,
   shelfFilters: 0,
+  crops: 0,
+  seasons: 0,
+  programmes: 0,
 };
 function serverSays(report: Partial<ImportReport>): string[] {
   const asked: string[] = [];

@@ -3,9 +3,9 @@ import { useNavigate, useParams } from 'react-router';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
-import { analyteName, CROPS, judge, type Nutrient } from '@wheat-ledger/core';
+import { analyteName, CROP_LIBRARY, judge, libraryCrop, type Nutrient } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { usePlot, useShelfWith, type ShelfProduct } from '../app/workspace';
+import { usePlotCrop, useShelfWith, type ShelfProduct } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Swatch } from '../ui/patterns';
@@ -41,12 +41,20 @@ function NeedsBoxes() {
 
 function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly ShelfProduct[] }) {
   const navigate = useNavigate();
-  const { plot } = usePlot();
+  const { crop } = usePlotCrop();
   const takeOut = useTakeOut('claim', '/claims');
   const saved = useMemo(
     (): ClaimText =>
-      record ? claimText(record) : { statement: '', saidBy: '', productId: '', crop: plot?.crop ?? 'wheat', needs: [] },
-    [record, plot],
+      record
+        ? claimText(record)
+        : {
+            statement: '',
+            saidBy: '',
+            productId: '',
+            crop: (crop && libraryCrop(crop.key)?.key) ?? 'wheat',
+            needs: [],
+          },
+    [record, crop],
   );
   const textForm = useTextForm<ClaimText, ClaimInput>({
     Input: ClaimInput,
@@ -114,7 +122,7 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
             <SelectField
               name="crop"
               label="For which crop"
-              options={CROPS.map((c) => ({ value: c.key, text: c.name }))}
+              options={CROP_LIBRARY.map((c) => ({ value: c.key, text: c.name }))}
             />
           </div>
           <NeedsBoxes />

@@ -5,7 +5,7 @@ import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@w
 import { useLedgersQuery } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
-import { usePlot } from '../app/workspace';
+import { usePlot, useSeasons } from '../app/workspace';
 import { LedgerSwitch } from './LedgerSwitch';
 import { FindField, UnitsButton } from './OnDemand';
 
@@ -17,11 +17,12 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
-  const { plot, crop, plots } = usePlot();
+  const { plot, plots } = usePlot();
+  const { chosen } = useSeasons(plot?.id);
   const dispatch = useAppDispatch();
   // Where there are several ledgers, theirs is the name that matters, and the line has no room for all.
   const several = (useLedgersQuery().data ?? []).length > 1;
-  const warmth = plot && siteSoilTemperature(toSite(plot), plot.plantedOn, 1)[0];
+  const warmth = plot && chosen && siteSoilTemperature(toSite(plot), chosen.season.from, 1)[0];
   return (
     <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
       <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">
@@ -29,7 +30,7 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
         <span className={several ? 'sr-only' : 'sr-only xl:not-sr-only'}>Wheat Ledger</span>
       </Link>
       <LedgerSwitch />
-      {plot && crop ? (
+      {plot ? (
         <>
           <select
             aria-label="Plot"
@@ -45,12 +46,20 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
           </select>
           <span className="hidden flex-wrap items-center gap-2.5 md:flex">
             <Chip>{formatGiven(plot.areaM2)} m²</Chip>
-            <Chip>{crop.name}</Chip>
+            <Chip>
+              {chosen ? (
+                chosen.season.crop.name
+              ) : (
+                <Link to={`/ground/${plot.id}/seasons`} className="plain">
+                  say what grows
+                </Link>
+              )}
+            </Chip>
             <Chip>
               {plot.medium === 'mineralSoil' ? plot.texture : MEDIUM_NAMES[plot.medium]},{' '}
               {plot.pH === undefined ? 'pH not measured' : `pH ${plot.pH}`}
             </Chip>
-            {!several && <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>}
+            {!several && warmth !== undefined && <Chip>{formatNumber(warmth, 2)} °C at planting</Chip>}
           </span>
         </>
       ) : (

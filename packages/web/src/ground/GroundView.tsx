@@ -1,16 +1,15 @@
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
-import { format } from 'date-fns';
 import { PlotInput, toShape, toSite, type PlotRecord } from '@wheat-ledger/contract';
-import { CROPS, MEDIA, MEDIUM_NAMES, TEXTURES } from '@wheat-ledger/core';
+import { MEDIA, MEDIUM_NAMES, TEXTURES } from '@wheat-ledger/core';
 import { Trash2 } from 'lucide-react';
 import { useRecords } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
-import { DayField, SelectField, TextField } from '../ui/Field';
+import { SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useSaving } from '../ui/useSaving';
@@ -20,7 +19,7 @@ import { PlotDrawing } from './PlotDrawing';
 import { ShapeFields } from './ShapeFields';
 import { SoilReports } from './SoilReports';
 import { YearOfWarmth } from './YearOfWarmth';
-import { PlotPages } from './PlotPages';
+import { PlotPages } from '../ui/PlotPages';
 import { WaterParts } from './WaterParts';
 import { blankPlot, MONTHS, plotText, readPlot, type PlotText } from './plotText';
 
@@ -28,7 +27,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const takeOut = useTakeOut('plot', '/ground');
-  const saved = useMemo(() => (record ? plotText(record) : blankPlot(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const saved = useMemo(() => (record ? plotText(record) : blankPlot()), [record]);
   const textForm = useTextForm<PlotText, PlotInput>({
     Input: PlotInput,
     saved,
@@ -44,7 +43,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
     nameOf: (p) => p.name,
     onSaved: (p) => {
       dispatch(settingsSlice.actions.changed({ plotId: p.id }));
-      return navigate(`/ground/${p.id}`, { flushSync: true });
+      return navigate(`/ground/${p.id}${record ? '' : '/seasons'}`, { flushSync: true });
     },
   });
   const text = useWatch({ control: textForm.form.control }) as PlotText;
@@ -78,8 +77,6 @@ function PlotForm({ record }: { record?: PlotRecord }) {
         <FormPart title="The plot">
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
             <TextField name="name" label="Name" />
-            <SelectField name="crop" label="Crop" options={CROPS.map((c) => ({ value: c.key, text: c.name }))} />
-            <DayField name="plantedOn" label="Sown, planted or growth starts" />
             <SelectField
               name="medium"
               label="Grown in"

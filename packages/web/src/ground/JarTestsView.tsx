@@ -20,9 +20,9 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { useTakeOut } from '../ui/useTakeOut';
-import { PlotPages } from './PlotPages';
+import { PlotPages } from '../ui/PlotPages';
 import { spanWords } from './spanWords';
-import { usePlotPage } from './usePlotPage';
+import { usePlotPage } from '../ui/usePlotPage';
 
 const KIND_NAMES: Readonly<Record<JarKind, string>> = {
   dispersion: 'Does the clay disperse?',

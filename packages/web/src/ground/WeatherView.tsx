@@ -26,9 +26,9 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Remark, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { Implications } from './Implications';
-import { PlotPages } from './PlotPages';
+import { PlotPages } from '../ui/PlotPages';
 import { Station } from './Station';
-import { usePlotPage } from './usePlotPage';
+import { usePlotPage } from '../ui/usePlotPage';
 import { YearOfWarmth } from './YearOfWarmth';
 
 const DAYS = 365;

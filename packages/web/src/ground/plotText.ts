@@ -37,11 +37,9 @@ export interface PlotText {
   inward: number[];
   /** Which of several outlines with the same lengths and corners. */
   outline: number;
-  crop: string;
   medium: string;
   texture: string;
   pH: string;
-  plantedOn: string;
   kind: string;
   meansC: string[];
   meanC: string;
@@ -65,7 +63,7 @@ const WATER_KEYS = Object.keys(WATER_FIELDS) as WaterField[];
 
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
-export const blankPlot = (today: string): PlotText => ({
+export const blankPlot = (): PlotText => ({
   name: '',
   area: '',
   shape: '',
@@ -75,11 +73,9 @@ export const blankPlot = (today: string): PlotText => ({
   litres: '',
   inward: [],
   outline: 0,
-  crop: 'wheat',
   medium: 'mineralSoil',
   texture: 'loam',
   pH: '',
-  plantedOn: today,
   kind: 'sine',
   meansC: MONTHS.map(() => ''),
   meanC: '10.5',
@@ -99,10 +95,9 @@ export const blankPlot = (today: string): PlotText => ({
 });
 
 export const plotText = (p: PlotInput): PlotText => ({
-  ...blankPlot(p.plantedOn),
+  ...blankPlot(),
   name: p.name,
   area: `${typedNumber(p.areaM2)} m²`,
-  crop: p.crop,
   medium: p.medium,
   texture: p.texture,
   pH: typedNumber(p.pH),
@@ -201,7 +196,6 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
   const plain: PlotInput = {
     name: text.name.trim(),
     areaM2: shape ? areaOf(read, shape) : (read.canonical('area', text.area, 'area', 'm²') ?? 1),
-    crop: text.crop,
     medium: text.medium as Medium,
     texture: text.texture as Texture,
     ...given(
@@ -209,7 +203,6 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
       whenTyped(text.pH, () => number('pH', text.pH)),
     ),
     temperature,
-    plantedOn: read.day('plantedOn', text.plantedOn) ?? '',
     ...given('shape', shape),
     ...given('climate', readClimate(read, text)),
     ...given('water', readWater(read, text)),

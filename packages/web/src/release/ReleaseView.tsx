@@ -74,6 +74,15 @@ export function ReleaseView() {
       title="Release"
       question={`When does the nitrogen arrive, and when does ${crop ? crop.name.toLowerCase() : 'the crop'} want it?`}
     >
+      {plot && !site && (
+        <Empty>
+          Release needs to know what grows here and from when.{' '}
+          <Link to={`/ground/${plot.id}/seasons`} className="plain">
+            Say it
+          </Link>
+          .
+        </Empty>
+      )}
       {!plot && (
         <Empty>
           Release needs a plot: its crop and how warm its soil is.{' '}
@@ -98,7 +107,7 @@ export function ReleaseView() {
           )}
         </Empty>
       )}
-      {plot && compared.length > 0 && (
+      {plot && site && compared.length > 0 && (
         <>
           <div className="mb-3 flex flex-wrap items-start gap-x-6 gap-y-2">
             <DoseField key={plot.id} dose={dose} usual={usual} />
@@ -135,8 +144,10 @@ export function ReleaseView() {
           <TaskNote task={followed} what="the release" />
           <TaskNote task={banded} what="the bands" />
           <p className="mb-4 text-sm text-faint">
-            The bold line is what {crop?.name.toLowerCase()} takes up. The tint around each line holds eight in ten of 2
-            000 draws over the assumptions.
+            {site.season.crop.uptakeKgPerHa.N && site.season.crop.course
+              ? `The bold line is what ${site.season.crop.name.toLowerCase()} takes up.`
+              : `What ${site.season.crop.name.toLowerCase()} takes up is not known here.`}{' '}
+            The tint around each line holds eight in ten of 2 000 draws over the assumptions.
           </p>
           {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} watered={watered} />}
           {unknown.length > 0 && (

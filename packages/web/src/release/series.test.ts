@@ -1,16 +1,16 @@
 import { productRelease, type Band } from '@wheat-ledger/core';
-import { toProduct, toSite } from '@wheat-ledger/contract';
+import { toProduct, toSeason, toSite } from '@wheat-ledger/contract';
 import { weekPoints, type Course } from './series';
 
-const site = toSite({
+const season = toSeason({ crop: 'wheat', from: '2026-04-01', share: 1 });
+const bare = toSite({
   name: 'Bed',
   areaM2: 1,
-  crop: 'wheat',
   medium: 'mineralSoil',
   texture: 'loam',
   temperature: { kind: 'sine', meanC: 15, amplitudeC: 0, warmestDay: 0 },
-  plantedOn: '2026-04-01',
 });
+const site = { ...bare, season };
 const nitrate = toProduct(
   {
     name: 'Saltpetre',

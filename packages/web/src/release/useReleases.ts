@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import type { Band, Placement, Product, ProductRelease, Site } from '@wheat-ledger/core';
+import type { Band, Placement, Product, ProductRelease, SiteInSeason } from '@wheat-ledger/core';
 import { useTask, type Job, type Task } from '../ui/useTask';
 import type { ReleaseWorker } from '../workers/release.worker';
 
 export type Bands = Readonly<Record<string, Band>>;
 interface Asked {
   readonly products: readonly Product[];
-  readonly site: Site;
+  readonly site: SiteInSeason;
   readonly placement: Placement;
 }
 
@@ -30,7 +30,11 @@ export interface Releases {
 }
 
 /** Follows some products' nitrogen on a site in workers: the courses first, then a band around each. */
-export function useReleases(products: readonly Product[], site: Site | undefined, placement: Placement): Releases {
+export function useReleases(
+  products: readonly Product[],
+  site: SiteInSeason | undefined,
+  placement: Placement,
+): Releases {
   const asked = useMemo(() => site && { products, site, placement }, [products, site, placement]);
   const courses = useTask(COURSES, asked);
   return { courses, bands: useTask(BANDS, courses.result) };

@@ -16,7 +16,7 @@ import {
   type ElementRow,
   type Product,
 } from '@wheat-ledger/core';
-import { usePlot } from '../app/workspace';
+import { usePlotCrop } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
@@ -104,7 +104,7 @@ export function ElementsView() {
 }
 
 function BagElements({ record }: { record: ProductRecord }) {
-  const { crop } = usePlot();
+  const { crop } = usePlotCrop();
   const product = useMemo(() => toProduct(record, record.id), [record]);
   const rows = useMemo(() => (crop ? elementChecklist(product, crop) : []), [product, crop]);
   const rate = yearlyRate(product);

@@ -1,13 +1,18 @@
 import { expose } from 'comlink';
 import {
   productRelease,
+  programmeRelease,
+  reckon,
   releaseBand,
   siteDays,
   type Band,
+  type Doing,
+  type DosedPlot,
   type Placement,
   type Product,
   type ProductRelease,
-  type Site,
+  type ProgrammeRelease,
+  type SiteInSeason,
 } from '@wheat-ledger/core';
 
 const SEED = 20260315;
@@ -15,9 +20,14 @@ const DRAWS = 2000;
 
 const releaseWorker = {
   /** Every product's course on one site, at the middle of each assumption. */
-  run(products: readonly Product[], site: Site, placement: Placement): readonly ProductRelease[] {
+  run(products: readonly Product[], site: SiteInSeason, placement: Placement): readonly ProductRelease[] {
     const days = siteDays(site);
     return products.map((product) => productRelease(product, site, placement, days));
+  },
+  /** A programme's nitrogen on one site, its doses together. */
+  programme(doings: readonly Doing[], plot: DosedPlot, site: SiteInSeason): ProgrammeRelease {
+    const days = siteDays(site);
+    return programmeRelease(reckon(doings, plot, site.season, days.temperatureC), site, days);
   },
   /** The bands of all that can be followed, by product; `onShare` hears how far they are. */
   bands(releases: readonly ProductRelease[], onShare: (share: number) => void): Readonly<Record<string, Band>> {

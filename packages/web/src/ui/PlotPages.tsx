@@ -3,10 +3,12 @@ import { Link, useLocation } from 'react-router';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
-import { Pages, usePageOf, type PageList } from '../ui/Pages';
+import { Pages, usePageOf, type PageList } from './Pages';
 
 const PAGES: PageList = [
   ['', 'Plot and soil'],
+  ['/seasons', 'Seasons'],
+  ['/programmes', 'Programmes'],
   ['/weather', 'Weather and water'],
   ['/jars', 'Jar tests'],
 ];

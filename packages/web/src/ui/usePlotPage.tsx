@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import type { PlotRecord } from '@wheat-ledger/contract';
 import { useRecords } from '../app/api';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Empty, Loading, Sheet } from './Sheet';
 
 /** The plot a page is about, or what to show instead of the page. */
 export function usePlotPage(): { readonly plot: PlotRecord } | { readonly instead: ReactNode } {

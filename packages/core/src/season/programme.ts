@@ -1,0 +1,94 @@
+import { literal, product as times, sum, type Figure } from '../figure/index.js';
+import { analyteName, ANALYTES, type Analyte } from '../nutrient/index.js';
+import type { Application } from './application.js';
+import { applied, type Applied, type DosedPlot, type Given } from './applied.js';
+import { datesOf, type Season } from './dates.js';
+
+/** One row of a programme: what is done, with what. */
+export interface Doing {
+  readonly application: Application;
+  readonly given: Given;
+}
+
+/** A row in numbers: what one time comes to, and the days it is done on. */
+export interface ReckonedRow {
+  readonly doing: Doing;
+  readonly applied: Applied;
+  /** Undefined when its growth stage is not reached or not known. */
+  readonly dates: readonly string[] | undefined;
+}
+
+/** What a programme brings of an element in all, kg/ha of the season's ground. */
+export interface Total {
+  readonly analyte: Analyte;
+  readonly figure: Figure;
+  /** What of it a crop can have. */
+  readonly supply: Figure;
+}
+
+export interface Reckoned {
+  readonly rows: readonly ReckonedRow[];
+  readonly totals: readonly Total[];
+  /** Names of what is given whose amount or time is not known: the totals are without it. */
+  readonly without: readonly string[];
+}
+
+/** So often on its part, kg/ha of the season's ground. */
+function overSeason(figure: Figure, row: ReckonedRow): Figure {
+  const often = row.dates?.length ?? 0;
+  const { share } = row.doing.application.part;
+  const factors = [
+    ...(often === 1 ? [] : [literal('times', often, 'applications', 'guess', 'as planned')]),
+    ...(share === 1 ? [] : [literal('share of the ground', share, '', 'guess', 'as planned')]),
+  ];
+  return factors.length === 0 ? figure : times(`${figure.label}, in all`, 'kg/ha', [figure, ...factors]);
+}
+
+/**
+ * A programme in numbers: each row through `applied`, its days, and what all of it brings to a hectare of the season's ground.
+ * @param temperatureC daily mean soil temperature from the season's first day on, for growth stages
+ */
+export function reckon(
+  doings: readonly Doing[],
+  plot: DosedPlot,
+  season: Season,
+  temperatureC: readonly number[],
+): Reckoned {
+  const rows = doings.map((doing): ReckonedRow => ({
+    doing,
+    applied: applied(doing.application, doing.given, plot, season),
+    dates: datesOf(doing.application.when, season, temperatureC),
+  }));
+  const totals = ANALYTES.flatMap((analyte): Total[] => {
+    const brought = rows.flatMap((row) => {
+      const found =
+        row.applied.kind === 'applied' && row.dates ? row.applied.brings.find((b) => b.analyte === analyte) : undefined;
+      return found
+        ? [{ all: overSeason(found.figure, row), supply: overSeason(found.supply ?? found.figure, row) }]
+        : [];
+    });
+    if (brought.length === 0) return [];
+    const added = (label: string, of: readonly Figure[]): Figure => {
+      const [only] = of;
+      return of.length === 1 && only ? only : sum(label, 'kg/ha', of);
+    };
+    const name = analyteName(analyte);
+    return [
+      {
+        analyte,
+        figure: added(
+          `${name} of the programme`,
+          brought.map((b) => b.all),
+        ),
+        supply: added(
+          `${name} of the programme that a crop can have`,
+          brought.map((b) => b.supply),
+        ),
+      },
+    ];
+  });
+  const without = rows
+    .filter((row) => row.doing.given.parts.length > 0 && (row.applied.kind === 'unknown' || !row.dates))
+    .map((row) => row.doing.given.name);
+  return { rows, totals, without: [...new Set(without)] };
+}

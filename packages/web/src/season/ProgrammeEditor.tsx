@@ -1,0 +1,276 @@
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { Plus, Trash2 } from 'lucide-react';
+import { ProgrammeInput, toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
+import {
+  reckon,
+  siteSoilTemperature,
+  WHERE_WORDS,
+  type Doing,
+  type DosedPlot,
+  type ProgrammeRelease,
+  type SiteInSeason,
+} from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { ofPlot, useSeasons, type ChosenSeason } from '../app/workspace';
+import { EditForm, FormPart } from '../ui/EditForm';
+import { SelectField, TextField, type Option } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { PlotPages } from '../ui/PlotPages';
+import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
+import { TaskNote } from '../ui/TaskNote';
+import { usePlotPage } from '../ui/usePlotPage';
+import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
+import { useTask, type Job } from '../ui/useTask';
+import { useTextForm } from '../ui/textForm';
+import type { ReleaseWorker } from '../workers/release.worker';
+import { dosedPlot } from './dosedPlot';
+import { ChartKey, ProgrammeChart } from './ProgrammeChart';
+import { ProgrammeTotals, RowNumbers } from './ProgrammeNumbers';
+import { blankDoing, programmeText, readProgramme, type ProgrammeText } from './programmeText';
+import { SeasonLine } from './SeasonLine';
+import { useDoings } from './useDoings';
+
+interface Asked {
+  readonly doings: readonly Doing[];
+  readonly plot: DosedPlot;
+  readonly site: SiteInSeason;
+}
+const FOLLOWED: Job<ReleaseWorker, Asked, ProgrammeRelease> = {
+  what: 'the programme',
+  start: () => new Worker(new URL('../workers/release.worker.ts', import.meta.url), { type: 'module' }),
+  run: (remote, { doings, plot, site }) => remote.programme(doings, plot, site),
+  pauseMs: 150,
+};
+
+const YEAR = 366;
+const WHERES: readonly Option[] = Object.entries(WHERE_WORDS).map(([value, text]) => ({ value, text }));
+const DEPTH_LABELS: Readonly<Record<string, string>> = { workedIn: 'How deep', ring: 'From and to, from the stem' };
+
+function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
+  const { control } = useFormContext<ProgrammeText>();
+  const row = useWatch({ control, name: `rows.${index}` });
+  const depth = DEPTH_LABELS[row.where];
+  const at = `rows.${index}`;
+  return (
+    <li className="border-b border-rule py-3" data-testid="doing">
+      <div className="flex items-start gap-3">
+        <span className="mt-6 grid size-6 shrink-0 place-items-center rounded-full bg-wheat text-sm font-bold text-on-wheat">
+          {index + 1}
+        </span>
+        <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-4">
+          <SelectField name={`${at}.what`} label="What" options={options} />
+          {row.what !== 'water' && <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" />}
+          <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" />
+          <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} />
+          {depth && (
+            <TextField
+              name={`${at}.depth`}
+              label={depth}
+              placeholder={row.where === 'ring' ? '20 cm to 60 cm' : '15 cm'}
+            />
+          )}
+          <TextField name={`${at}.share`} label="On how much of the ground" placeholder="all" />
+          <TextField name={`${at}.plants`} label="Plants there" placeholder="by usual spacing" inputMode="numeric" />
+        </div>
+        <button type="button" className="plain mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
+          <Trash2 size={17} aria-hidden="true" />
+          <span className="sr-only">Take row {index + 1} out</span>
+        </button>
+      </div>
+    </li>
+  );
+}
+
+function Rows({ options }: { options: readonly Option[] }) {
+  const { control } = useFormContext<ProgrammeText>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'rows' });
+  return (
+    <>
+      {fields.length === 0 && (
+        <Empty>Nothing is given yet: that is a programme too, and the one to compare with.</Empty>
+      )}
+      <ol>
+        {fields.map((field, i) => (
+          <Row key={field.id} index={i} options={options} onRemove={() => remove(i)} />
+        ))}
+      </ol>
+      <button type="button" className="action mt-3" onClick={() => append(blankDoing(options[0]?.value ?? 'water'))}>
+        <Plus size={16} aria-hidden="true" />
+        Add a row
+      </button>
+    </>
+  );
+}
+
+const NO_APPLICATIONS: ProgrammeInput['applications'] = [];
+
+function ProgrammeForm({
+  plot,
+  open,
+  record,
+}: {
+  plot: PlotRecord;
+  open: ChosenSeason;
+  record: ProgrammeRecord | undefined;
+}) {
+  const navigate = useNavigate();
+  const back = `/ground/${plot.id}/programmes`;
+  const takeOut = useTakeOut('programme', back);
+  const ground = useMemo(() => ({ id: open.record.id, areaM2: plot.areaM2 * open.season.share }), [open, plot.areaM2]);
+  const saved = useMemo(
+    (): ProgrammeText => (record ? programmeText(record) : { name: '', note: '', rows: [] }),
+    [record],
+  );
+  const textForm = useTextForm<ProgrammeText, ProgrammeInput>({
+    Input: ProgrammeInput,
+    saved,
+    version: record?.version,
+    read: (text) => readProgramme(text, ground),
+    draft: `programme.${record?.id ?? `new.${open.record.id}`}`,
+  });
+  const saving = useSaving({
+    kind: 'programme',
+    textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readProgramme(text, ground).plain,
+    nameOf: (p) => p.name,
+    onSaved: (p) => navigate(`${back}/${p.id}`, { flushSync: true }),
+  });
+  const text = useWatch({ control: textForm.form.control }) as ProgrammeText;
+  const { plain, problems } = useMemo(() => readProgramme(text, ground), [text, ground]);
+  const applications = plain.applications.length > 0 ? plain.applications : NO_APPLICATIONS;
+  const { doings, shelf, recipes } = useDoings(applications);
+  const { records: logs } = useRecords('logger', ofPlot(plot.id));
+  const site = useMemo((): SiteInSeason => ({ ...toSite(plot, logs), season: open.season }), [plot, logs, open]);
+  const on = useMemo(() => dosedPlot(plot), [plot]);
+  const reckoned = useMemo(
+    () => reckon(doings, on, open.season, siteSoilTemperature(site, open.season.from, YEAR)),
+    [doings, on, open, site],
+  );
+  const asked = useMemo(() => (doings.length > 0 ? { doings, plot: on, site } : undefined), [doings, on, site]);
+  const followed = useTask(FOLLOWED, asked);
+  const release = followed.latest;
+  const options = useMemo(
+    (): readonly Option[] => [
+      ...shelf.map((s) => ({ value: `product ${s.record.id}`, text: s.product.name })),
+      ...recipes.map((r) => ({ value: `recipe ${r.id}`, text: `${r.name} (recipe)` })),
+      { value: 'water', text: 'Plain water' },
+    ],
+    [shelf, recipes],
+  );
+  return (
+    <>
+      <SeasonLine season={open.season} rows={reckoned.rows} />
+      <EditForm<'programme', ProgrammeText>
+        textForm={textForm}
+        saving={saving.saving}
+        trouble={saving.trouble}
+        onSubmit={(e) => void saving.submit(e)}
+        onSaveOver={(newer) => void saving.saveOver(newer)}
+        describe={(newer) => (
+          <>
+            Theirs, saved as version {newer.version}: “{newer.name}”, {newer.applications.length} rows.
+          </>
+        )}
+        actions={
+          <>
+            <button type="button" className="action" onClick={() => void navigate(back)}>
+              Back to the programmes
+            </button>
+            {record && (
+              <button
+                type="button"
+                className="action ml-auto"
+                onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+                Take it out
+              </button>
+            )}
+          </>
+        }
+      >
+        <FormPart title="What is given">
+          <TextField name="name" label="Name of the programme" className="max-w-96" />
+          <Rows options={options} />
+        </FormPart>
+      </EditForm>
+      {reckoned.rows.length > 0 && (
+        <section className="mt-6 flex flex-col gap-5">
+          <h2 className="text-xl">What it comes to</h2>
+          {problems.length > 0 && <Remark tone="note">A row that cannot be read yet is not counted.</Remark>}
+          <RowNumbers rows={reckoned.rows} />
+          <ProgrammeTotals reckoned={reckoned} crop={open.season.crop} />
+          <div>
+            <h2 className="mb-2 text-xl">When its nitrogen arrives</h2>
+            {release && <ProgrammeChart release={release} />}
+            <ChartKey />
+            <TaskNote task={followed} what="the programme" />
+            {release?.left.map(({ name, why }) => (
+              <Remark key={name + why} tone="note">
+                <b>{name}</b> cannot be followed: {why}
+              </Remark>
+            ))}
+          </div>
+        </section>
+      )}
+      <MarginNotes>
+        <MarginNote title="How to say it">
+          <p>
+            <b>How much:</b> 40 g/m², 20 g/plant, 30 g/m of row, 5 mL/L of water and 2 L/plant, 3 × 250 mL per m², 2 cm,
+            or 10 kg for all of it.
+          </p>
+          <p>
+            <b>When:</b> 2 May 2026, at planting, 20 days after planting, at half of its uptake, or every 14 days, 1 Jun
+            2026 to 15 Aug 2026.
+          </p>
+        </MarginNote>
+        {release && release.supposed.length > 0 && (
+          <MarginNote title="Supposed">
+            {release.supposed.map((s) => (
+              <p key={s}>{s}.</p>
+            ))}
+          </MarginNote>
+        )}
+        <MarginNote title="What this leaves out">
+          <p>The soil’s own nitrogen is not in the drawing yet, so the crop is not as short as the gap may look.</p>
+          <Remark tone="caution">
+            Never go above the label’s rate, and keep the setbacks and limits of your local code.
+          </Remark>
+        </MarginNote>
+      </MarginNotes>
+    </>
+  );
+}
+
+function PlotProgramme({ plot }: { plot: PlotRecord }) {
+  const { programme: id } = useParams();
+  const { seasons, chosen, isLoading } = useSeasons(plot.id);
+  const { records, isLoading: programmesLoading } = useRecords('programme');
+  if (isLoading || programmesLoading) return <Loading what="the programme" />;
+  const record = records.find((p) => p.id === id);
+  const open = record ? seasons.find((s) => s.record.id === record.seasonId) : id === 'new' ? chosen : undefined;
+  return (
+    <Sheet
+      title={record ? record.name : 'A new programme'}
+      question={open ? `For ${open.season.crop.name.toLowerCase()} on ${plot.name}.` : `On ${plot.name}.`}
+    >
+      <PlotPages plotId={plot.id} />
+      {open ? (
+        <ProgrammeForm key={record?.id ?? 'new'} plot={plot} open={open} record={record} />
+      ) : (
+        <Empty>That programme, or its season, was taken out. Both can be restored from the book.</Empty>
+      )}
+    </Sheet>
+  );
+}
+
+/** A programme as it is planned, and in numbers. */
+export function ProgrammeEditor() {
+  const page = usePlotPage();
+  if ('instead' in page) return page.instead;
+  return <PlotProgramme key={page.plot.id} plot={page.plot} />;
+}

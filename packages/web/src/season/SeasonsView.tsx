@@ -1,0 +1,195 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { format } from 'date-fns';
+import { Plus, Trash2 } from 'lucide-react';
+import { SeasonInput, type PlotRecord } from '@wheat-ledger/contract';
+import { CROP_LIBRARY, printDay } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { settingsSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
+import { useSeasons, type ChosenSeason } from '../app/workspace';
+import { EditForm, FormPart } from '../ui/EditForm';
+import { DayField, SelectField, TextField } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { PlotPages } from '../ui/PlotPages';
+import { Empty, Sheet } from '../ui/Sheet';
+import { usePlotPage } from '../ui/usePlotPage';
+import { useSaving } from '../ui/useSaving';
+import { useTakeOut } from '../ui/useTakeOut';
+import { useTextForm } from '../ui/textForm';
+import { CropFacts } from './CropFacts';
+import { blankSeason, readSeason, seasonText, shareWords, type SeasonText } from './seasonText';
+
+/** Own crops first, since they are the grower's. */
+function useCropOptions() {
+  const { records } = useRecords('crop');
+  return useMemo(
+    () => [
+      ...records.map((c) => ({ value: c.id, text: `${c.name} (own)` })),
+      ...CROP_LIBRARY.map((c) => ({ value: c.key, text: c.name })),
+    ],
+    [records],
+  );
+}
+
+function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeason | undefined; onDone: () => void }) {
+  const dispatch = useAppDispatch();
+  const record = open?.record;
+  const saved = useMemo(() => (record ? seasonText(record) : blankSeason(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const textForm = useTextForm<SeasonText, SeasonInput>({
+    Input: SeasonInput,
+    saved,
+    version: record?.version,
+    read: (text) => readSeason(text, plot),
+    draft: `season.${record?.id ?? `new.${plot.id}`}`,
+  });
+  const saving = useSaving({
+    kind: 'season',
+    textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => readSeason(text, plot).plain,
+    nameOf: (s) => `the season from ${printDay(s.from)}`,
+    onSaved: (s) => {
+      dispatch(settingsSlice.actions.changed({ seasonId: s.id }));
+      onDone();
+    },
+  });
+  const options = useCropOptions();
+  return (
+    <EditForm<'season', SeasonText>
+      textForm={textForm}
+      saving={saving.saving}
+      trouble={saving.trouble}
+      onSubmit={(e) => void saving.submit(e)}
+      onSaveOver={(newer) => void saving.saveOver(newer)}
+      describe={(newer) => (
+        <>
+          Theirs, saved as version {newer.version}, begins on {printDay(newer.from)}.
+        </>
+      )}
+      actions={
+        <button type="button" className="action" onClick={onDone}>
+          Leave it
+        </button>
+      }
+    >
+      <FormPart title={record ? 'Change this season' : 'What grows here, and from when'}>
+        <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+          <SelectField name="crop" label="Crop" options={options} />
+          <DayField name="from" label="Sown, planted or growth starts" />
+          <DayField name="to" label="Cleared, if it is" />
+          <TextField name="share" label="On how much of the plot" hint="all, half, 40 % or 30 m²" />
+        </div>
+        <TextField name="note" label="Note" className="mt-2" />
+      </FormPart>
+    </EditForm>
+  );
+}
+
+/** A season on one line: what, when, where; the one looked at is marked. */
+function SeasonRow({ open, chosen, onEdit }: { open: ChosenSeason; chosen: boolean; onEdit: () => void }) {
+  const dispatch = useAppDispatch();
+  const takeOut = useTakeOut('season');
+  const { record, season } = open;
+  return (
+    <tr data-testid="season">
+      <td>
+        <label className="flex cursor-pointer items-center gap-2">
+          <input
+            type="radio"
+            name="season"
+            className="size-4 accent-wheat"
+            checked={chosen}
+            onChange={() => dispatch(settingsSlice.actions.changed({ seasonId: record.id }))}
+          />
+          <span className={chosen ? 'font-semibold' : ''}>{season.crop.name}</span>
+        </label>
+      </td>
+      <td>{printDay(season.from)}</td>
+      <td>{season.to ? printDay(season.to) : <span className="text-faint">still standing</span>}</td>
+      <td>{shareWords(season.share)}</td>
+      <td className="no-print text-right whitespace-nowrap">
+        <button type="button" className="plain" onClick={onEdit}>
+          Change<span className="sr-only"> {season.crop.name}</span>
+        </button>{' '}
+        <button
+          type="button"
+          className="plain ml-2"
+          title={`Take ${season.crop.name} out`}
+          onClick={() => void takeOut(record, `Took ${season.crop.name} from ${printDay(season.from)} out.`)}
+        >
+          <Trash2 size={16} aria-hidden="true" />
+          <span className="sr-only">Take {season.crop.name} out</span>
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+function PlotSeasons({ plot }: { plot: PlotRecord }) {
+  const { seasons, chosen } = useSeasons(plot.id);
+  const [editing, setEditing] = useState<string>();
+  const adding = seasons.length === 0 || editing === 'new';
+  const open = seasons.find((s) => s.record.id === editing);
+  const done = (): void => setEditing(undefined);
+  return (
+    <Sheet
+      title="Ground"
+      question={`What grows in ${plot.name}, and what grew there before?`}
+      actions={
+        <>
+          <Link to="/ground/crops" className="action">
+            Crops
+          </Link>
+          {!adding && (
+            <button type="button" className="action main" onClick={() => setEditing('new')}>
+              <Plus size={17} aria-hidden="true" />
+              Another season
+            </button>
+          )}
+        </>
+      }
+    >
+      <PlotPages plotId={plot.id} />
+      {seasons.length === 0 && <Empty>Nothing is said yet of what grows here. Release and doses wait for it.</Empty>}
+      {seasons.length > 0 && (
+        <table className="ledger mb-5">
+          <caption className="sr-only">Seasons of {plot.name}, the newest first</caption>
+          <thead>
+            <tr>
+              <th scope="col">Crop</th>
+              <th scope="col">From</th>
+              <th scope="col">To</th>
+              <th scope="col">On</th>
+              <th scope="col" className="no-print">
+                <span className="sr-only">Change or take out</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {seasons.map((s) => (
+              <SeasonRow key={s.record.id} open={s} chosen={s === chosen} onEdit={() => setEditing(s.record.id)} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {(adding || open) && <SeasonForm key={open?.record.id ?? 'new'} plot={plot} open={open} onDone={done} />}
+      {chosen && !adding && !open && <CropFacts crop={chosen.season.crop} />}
+      <MarginNotes>
+        <MarginNote title="What rests on this">
+          <p>
+            Release, doses and programmes are worked out for the season that is marked. Older seasons stay: next year’s
+            crop never writes over them.
+          </p>
+        </MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}
+
+/** What grows on a plot and grew there before. */
+export function SeasonsView() {
+  const page = usePlotPage();
+  if ('instead' in page) return page.instead;
+  return <PlotSeasons key={page.plot.id} plot={page.plot} />;
+}

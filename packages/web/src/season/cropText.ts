@@ -1,0 +1,150 @@
+import {
+  given,
+  Reader,
+  whenTyped,
+  type CropInput,
+  type NutrientRangeInput,
+  type RangeInput,
+  type ReadText,
+} from '@wheat-ledger/contract';
+import {
+  declaredRange,
+  formatGiven,
+  libraryCrop,
+  parseDeclared,
+  parseQuantity,
+  type Crop,
+  type Nutrient,
+  type Range,
+} from '@wheat-ledger/core';
+
+/** Elements that have a field of their own. */
+export const CROP_NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const satisfies readonly Nutrient[];
+type Typed = Record<(typeof CROP_NUTRIENTS)[number], string>;
+
+/** An own crop as a person types it; what is blank is the library's. */
+export interface CropText {
+  name: string;
+  basedOn: string;
+  yield: string;
+  uptake: Typed;
+  removed: Typed;
+  pHLow: string;
+  pHHigh: string;
+  row: string;
+  plant: string;
+  rooting: string;
+  saltThreshold: string;
+  saltSlope: string;
+  note: string;
+}
+
+const NONE: Typed = { N: '', P: '', K: '', Ca: '', Mg: '', S: '' };
+export const blankCrop = (basedOn: string): CropText => ({
+  name: '',
+  basedOn,
+  yield: '',
+  uptake: NONE,
+  removed: NONE,
+  pHLow: '',
+  pHHigh: '',
+  row: '',
+  plant: '',
+  rooting: '',
+  saltThreshold: '',
+  saltSlope: '',
+  note: '',
+});
+
+/** A range as it is typed and read back. @example rangeText({ low: 2, mid: 3, high: 5 }) // '2–3–5' */
+export const rangeText = (range: Range | undefined): string =>
+  !range
+    ? ''
+    : range.low === range.high
+      ? formatGiven(range.mid)
+      : [range.low, range.mid, range.high].map(formatGiven).join('–');
+
+const typedOf = (list: readonly NutrientRangeInput[] | undefined): Typed =>
+  Object.fromEntries(CROP_NUTRIENTS.map((n) => [n, rangeText(list?.find((e) => e.nutrient === n))])) as Typed;
+const plain = (value: number | undefined): string => (value === undefined ? '' : formatGiven(value));
+const metres = (value: number | undefined): string => (value === undefined ? '' : `${formatGiven(value)} m`);
+
+export const cropText = (c: CropInput): CropText => ({
+  name: c.name,
+  basedOn: c.basedOn ?? '',
+  yield: rangeText(c.yieldTPerHa),
+  uptake: typedOf(c.uptakeKgPerHa),
+  removed: typedOf(c.removedKgPerT),
+  pHLow: plain(c.pHLow),
+  pHHigh: plain(c.pHHigh),
+  row: metres(c.rowM),
+  plant: metres(c.plantM),
+  rooting: c.rootingM ? `${rangeText(c.rootingM)} m` : '',
+  saltThreshold: plain(c.saltThresholdMsPerCm),
+  saltSlope: plain(c.saltSlopePercent),
+  note: c.note,
+});
+
+/** What the library says where nothing is typed. */
+export function cropHints(basedOn: string): CropText {
+  const base: Crop | undefined = libraryCrop(basedOn);
+  const of = (by: Crop['uptakeKgPerHa']): Typed =>
+    Object.fromEntries(CROP_NUTRIENTS.map((n) => [n, rangeText(by[n]) || 'not known'])) as Typed;
+  return {
+    ...blankCrop(basedOn),
+    yield: rangeText(base?.yieldTPerHa) || 'not known',
+    uptake: of(base?.uptakeKgPerHa ?? {}),
+    removed: of(base?.removedKgPerT ?? {}),
+    pHLow: plain(base?.pH?.low),
+    pHHigh: plain(base?.pH?.high),
+    row: metres(base?.spacing?.rowM),
+    plant: metres(base?.spacing?.plantM),
+    rooting: base?.rootingM ? `${rangeText(base.rootingM)} m` : 'not known',
+    saltThreshold: plain(base?.salt?.thresholdMsPerCm) || 'not known',
+    saltSlope: plain(base?.salt?.slopePercent) || 'not known',
+  };
+}
+
+function readRange(read: Reader, path: string, text: string, of = ''): RangeInput | undefined {
+  return whenTyped(text, () => {
+    const bare = of !== '' && text.trim().endsWith(of) ? text.trim().slice(0, -of.length).trim() : text;
+    const found = parseDeclared(bare);
+    if (!found.ok) return read.refuse(path, found.reason);
+    if (found.value.kind === 'below')
+      return read.refuse(path, `Read "${text.trim()}", expected a number or a range such as 80–110–150.`);
+    return declaredRange(found.value);
+  });
+}
+
+export function readCrop(text: CropText): ReadText & { readonly plain: CropInput } {
+  const read = new Reader();
+  const byNutrient = (path: 'uptake' | 'removed'): NutrientRangeInput[] | undefined => {
+    const list = CROP_NUTRIENTS.flatMap((nutrient): NutrientRangeInput[] => {
+      const range = readRange(read, `${path}.${nutrient}`, text[path][nutrient]);
+      return range ? [{ nutrient, ...range }] : [];
+    });
+    return list.length > 0 ? list : undefined;
+  };
+  const number = (path: keyof CropText & string, typed: string) => whenTyped(typed, () => read.number(path, typed));
+  const length = (path: 'row' | 'plant', typed: string): number | undefined =>
+    whenTyped(typed, () => {
+      const found = parseQuantity(typed, 'length', 'm');
+      return found.ok ? found.value * found.unit.factor : read.refuse(path, found.reason);
+    });
+  const plainInput: CropInput = {
+    name: text.name.trim(),
+    ...given('basedOn', text.basedOn || undefined),
+    ...given('yieldTPerHa', readRange(read, 'yield', text.yield, 't/ha')),
+    ...given('uptakeKgPerHa', byNutrient('uptake')),
+    ...given('removedKgPerT', byNutrient('removed')),
+    ...given('pHLow', number('pHLow', text.pHLow)),
+    ...given('pHHigh', number('pHHigh', text.pHHigh)),
+    ...given('rowM', length('row', text.row)),
+    ...given('plantM', length('plant', text.plant)),
+    ...given('rootingM', readRange(read, 'rooting', text.rooting, 'm')),
+    ...given('saltThresholdMsPerCm', number('saltThreshold', text.saltThreshold)),
+    ...given('saltSlopePercent', number('saltSlope', text.saltSlope)),
+    note: text.note.trim(),
+  };
+  return { plain: plainInput, problems: read.problems };
+}
