@@ -86,15 +86,25 @@ const openRecipe =
   };
 const openSoilReport = async (page, { api }) => {
   const { items } = await api('plots');
-  await page.goto(`${page.base}/ground/${items.find((p) => p.crop === 'wheat').id}/soil/new`);
+  await page.goto(`${page.base}/ground/${items.find((p) => p.name.includes('wheat')).id}/soil/new`);
   await page.waitForSelector('#slip');
   await page.type('#slip', 'pH 6.2\nMehlich-3, mg/kg\nPhosphorus 48\nPotassium 180\nVigour 12 %');
 };
 const openPlot =
-  (crop, page = '') =>
+  (name, page = '') =>
   async (browserPage, { api }) => {
     const { items } = await api('plots');
-    await browserPage.goto(`${browserPage.base}/ground/${items.find((p) => p.crop === crop).id}${page}`);
+    await browserPage.goto(`${browserPage.base}/ground/${items.find((p) => p.name.includes(name)).id}${page}`);
+  };
+const openProgramme =
+  (name) =>
+  async (page, { api }) => {
+    const { items } = await api('programmes');
+    const found = items.find((p) => p.name === name);
+    const { items: seasons } = await api('seasons');
+    const { plotId } = seasons.find((s) => s.id === found.seasonId);
+    await page.goto(`${page.base}/ground/${plotId}/programmes/${found.id}`);
+    await page.waitForSelector('[data-testid=programme-chart] .recharts-line');
   };
 const openClaim =
   (part) =>
@@ -177,8 +187,28 @@ const VIEWS = [
     steps: [openNamed('Hollow Hen Pellets')],
   },
   { name: 'soil-slip', steps: [openSoilReport] },
-  { name: 'weather', steps: [openPlot('sweetcorn', '/weather')] },
-  { name: 'weather-dahlias', steps: [openPlot('dahlia', '/weather')] },
+  { name: 'weather', steps: [openPlot('Sweetcorn', '/weather')] },
+  { name: 'weather-dahlias', steps: [openPlot('Dahlia', '/weather')] },
+  {
+    name: 'seasons',
+    steps: [openPlot('wheat', '/seasons'), (page) => page.waitForSelector('[data-testid=crop-facts]')],
+  },
+  { name: 'crops', path: '/ground/crops' },
+  { name: 'crop', path: '/ground/crops/new?from=leek' },
+  { name: 'programmes', steps: [openPlot('wheat', '/programmes')] },
+  { name: 'programme', steps: [openProgramme('Meal at sowing, pellets at tillering')] },
+  {
+    name: 'programme-tall',
+    viewport: { ...DESK, height: 1700 },
+    steps: [openProgramme('Meal at sowing, pellets at tillering'), click('[data-testid=programme-totals] .fig')],
+  },
+  { name: 'programme-can', viewport: { ...DESK, height: 1500 }, steps: [openProgramme('Little and often in the can')] },
+  {
+    name: 'phone-programme',
+    viewport: { ...PHONE, height: 2600 },
+    steps: [openProgramme('Meal at sowing, pellets at tillering')],
+  },
+  { name: 'evening-seasons', theme: 'evening', steps: [openPlot('wheat', '/seasons')] },
   { name: 'jars', steps: [openPlot('wheat', '/jars')] },
   { name: 'book', path: '/book' },
   {
@@ -195,7 +225,7 @@ const VIEWS = [
   { name: 'elements-fed', steps: [openNamedPage('Ossel Clear Feed', '/elements')] },
   { name: 'phone-csv', viewport: { ...PHONE, height: 1500 }, path: '/shelf/csv', steps: [chooseCsv] },
   { name: 'phone-elements', viewport: PHONE, steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
-  { name: 'phone-weather', viewport: PHONE, steps: [openPlot('dahlia', '/weather')] },
+  { name: 'phone-weather', viewport: PHONE, steps: [openPlot('Dahlia', '/weather')] },
   { name: 'phone-filters', path: '/shelf', viewport: PHONE, steps: [click('main details summary')] },
   { name: 'evening-elements', theme: 'evening', steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
   { name: 'evening-jars', theme: 'evening', steps: [openPlot('wheat', '/jars')] },
@@ -216,6 +246,13 @@ const NOT_KEPT = [
   'soil-slip',
   'weather-dahlias',
   'jars',
+  'crops',
+  'crop',
+  'programmes',
+  'programme-tall',
+  'programme-can',
+  'phone-programme',
+  'evening-seasons',
   'release-tall',
   'evening-shelf',
   'phone-price',
@@ -240,7 +277,7 @@ async function take(browser, base, view) {
   const { items } = await api('products?limit=500');
   const bench = BENCH.map((name) => ({ id: items.find((p) => p.name === name).id, aside: false }));
   const plots = (await api('plots')).items;
-  const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.crop === 'wheat').id };
+  const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.name.includes('wheat')).id };
   await page.goto(`${base}/api/v1/health`);
   await page.evaluate(
     (kept) => {

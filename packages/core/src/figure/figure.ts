@@ -3,6 +3,8 @@ import { exact, isExact, measure, type Measure, type Range } from '../quantity/i
 /** Where a stored number came from, the most trusted first. */
 export const PROVENANCES = ['measured', 'label', 'published', 'typical', 'guess'] as const;
 export type Provenance = (typeof PROVENANCES)[number];
+/** The same, or what a person decided, which is neither known nor guessed. */
+export type LiteralOrigin = Provenance | 'chosen';
 
 export type Sign = '+' | '−' | '×' | '÷';
 
@@ -14,7 +16,7 @@ export interface Powers {
 
 /** How a figure came to be. */
 export type How =
-  | { readonly kind: 'literal'; readonly provenance: Provenance; readonly source: string }
+  | { readonly kind: 'literal'; readonly provenance: LiteralOrigin; readonly source: string }
   | { readonly kind: 'assumption'; readonly source: string }
   | { readonly kind: 'constant'; readonly source: string }
   | { readonly kind: 'operation'; readonly sign: Sign; readonly of: readonly Figure[] }
@@ -72,7 +74,7 @@ export const literal = (
   label: string,
   value: number | Range,
   unit: Unit,
-  provenance: Provenance,
+  provenance: LiteralOrigin,
   source: string,
 ): Figure => ({
   label,

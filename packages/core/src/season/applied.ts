@@ -68,7 +68,7 @@ export type Applied =
 type Known = Figure | { readonly why: string };
 const isKnown = (x: Known): x is Figure => 'value' in x;
 const asTyped = (label: string, value: number | Range, unit: Parameters<typeof literal>[2]): Figure =>
-  literal(label, value, unit, 'guess', 'as typed');
+  literal(label, value, unit, 'chosen', 'as typed');
 
 /** kg per L of what is given: of several parts by their shares; unknown when one has none. */
 function densityOf({ name, parts }: Given): Known {

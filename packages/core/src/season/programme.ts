@@ -38,8 +38,8 @@ function overSeason(figure: Figure, row: ReckonedRow): Figure {
   const often = row.dates?.length ?? 0;
   const { share } = row.doing.application.part;
   const factors = [
-    ...(often === 1 ? [] : [literal('times', often, 'applications', 'guess', 'as planned')]),
-    ...(share === 1 ? [] : [literal('share of the ground', share, '', 'guess', 'as planned')]),
+    ...(often === 1 ? [] : [literal('times', often, 'applications', 'chosen', 'as planned')]),
+    ...(share === 1 ? [] : [literal('share of the ground', share, '', 'chosen', 'as planned')]),
   ];
   return factors.length === 0 ? figure : times(`${figure.label}, in all`, 'kg/ha', [figure, ...factors]);
 }
@@ -61,31 +61,21 @@ export function reckon(
   }));
   const totals = ANALYTES.flatMap((analyte): Total[] => {
     const brought = rows.flatMap((row) => {
-      const found =
-        row.applied.kind === 'applied' && row.dates ? row.applied.brings.find((b) => b.analyte === analyte) : undefined;
-      return found
-        ? [{ all: overSeason(found.figure, row), supply: overSeason(found.supply ?? found.figure, row) }]
-        : [];
+      const { applied: found } = row;
+      const of = found.kind === 'applied' && row.dates ? found.brings.find((b) => b.analyte === analyte) : undefined;
+      return of ? [{ row, figure: of.figure, supply: of.supply ?? of.figure }] : [];
     });
     if (brought.length === 0) return [];
-    const added = (label: string, of: readonly Figure[]): Figure => {
-      const [only] = of;
-      return of.length === 1 && only ? only : sum(label, 'kg/ha', of);
+    const added = (label: string, of: 'figure' | 'supply'): Figure => {
+      const all = brought.map((b) => overSeason(b[of], b.row));
+      const [only] = all;
+      return all.length === 1 && only ? only : sum(label, 'kg/ha', all);
     };
-    const name = analyteName(analyte);
-    return [
-      {
-        analyte,
-        figure: added(
-          `${name} of the programme`,
-          brought.map((b) => b.all),
-        ),
-        supply: added(
-          `${name} of the programme that a crop can have`,
-          brought.map((b) => b.supply),
-        ),
-      },
-    ];
+    const figure = added(`${analyteName(analyte)} of the programme`, 'figure');
+    // One and the same where a crop can have all of it.
+    const all = brought.every((b) => b.supply === b.figure);
+    const supply = all ? figure : added(`${analyteName(analyte)} of the programme that a crop can have`, 'supply');
+    return [{ analyte, figure, supply }];
   });
   const without = rows
     .filter((row) => row.doing.given.parts.length > 0 && (row.applied.kind === 'unknown' || !row.dates))

@@ -48,7 +48,9 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
             <Chip>{formatGiven(plot.areaM2)} m²</Chip>
             <Chip>
               {chosen ? (
-                chosen.season.crop.name
+                <span className="inline-block max-w-36 truncate align-bottom" title={chosen.season.crop.name}>
+                  {chosen.season.crop.name}
+                </span>
               ) : (
                 <Link to={`/ground/${plot.id}/seasons`} className="plain">
                   say what grows

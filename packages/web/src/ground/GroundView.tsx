@@ -152,7 +152,7 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   );
 }
 
-/** Which plot, how big, what grows there, how warm its soil is. */
+/** Which plot, how big, how warm its soil is. */
 export function GroundView() {
   const { id } = useParams();
   const { plot, plots } = usePlot();
@@ -163,7 +163,7 @@ export function GroundView() {
   return (
     <Sheet
       title="Ground"
-      question="Which plot, what grows there, and how warm is its soil?"
+      question="Which plot, how big, and how warm is its soil?"
       actions={
         <Link to="/ground/causes" className="action">
           What is wrong?

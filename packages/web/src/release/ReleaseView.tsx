@@ -73,6 +73,13 @@ export function ReleaseView() {
     <Sheet
       title="Release"
       question={`When does the nitrogen arrive, and when does ${crop ? crop.name.toLowerCase() : 'the crop'} want it?`}
+      actions={
+        plot && (
+          <Link to={`/ground/${plot.id}/programmes`} className="action">
+            Follow a programme
+          </Link>
+        )
+      }
     >
       {plot && !site && (
         <Empty>

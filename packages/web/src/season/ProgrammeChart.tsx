@@ -44,7 +44,7 @@ export const ProgrammeChart = memo(function ProgrammeChart({ release }: { releas
       data-testid="programme-chart"
     >
       <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={points} margin={{ top: 12, right: 110, bottom: 18, left: 6 }}>
+        <ComposedChart data={points} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
           <XAxis
             dataKey="week"

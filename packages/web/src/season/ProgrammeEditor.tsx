@@ -49,6 +49,9 @@ const YEAR = 366;
 const WHERES: readonly Option[] = Object.entries(WHERE_WORDS).map(([value, text]) => ({ value, text }));
 const DEPTH_LABELS: Readonly<Record<string, string>> = { workedIn: 'How deep', ring: 'From and to, from the stem' };
 
+/** Two columns of a row's six on a wide screen. */
+const WIDE = 'col-span-2';
+
 function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
   const { control } = useFormContext<ProgrammeText>();
   const row = useWatch({ control, name: `rows.${index}` });
@@ -60,11 +63,13 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
         <span className="mt-6 grid size-6 shrink-0 place-items-center rounded-full bg-wheat text-sm font-bold text-on-wheat">
           {index + 1}
         </span>
-        <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-4">
-          <SelectField name={`${at}.what`} label="What" options={options} />
-          {row.what !== 'water' && <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" />}
-          <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" />
-          <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} />
+        <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-6">
+          <SelectField name={`${at}.what`} label="What" options={options} className={WIDE} />
+          {row.what !== 'water' && (
+            <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" className={WIDE} />
+          )}
+          <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" className={WIDE} />
+          <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} className={WIDE} />
           {depth && (
             <TextField
               name={`${at}.depth`}
@@ -72,8 +77,8 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
               placeholder={row.where === 'ring' ? '20 cm to 60 cm' : '15 cm'}
             />
           )}
-          <TextField name={`${at}.share`} label="On how much of the ground" placeholder="all" />
-          <TextField name={`${at}.plants`} label="Plants there" placeholder="by usual spacing" inputMode="numeric" />
+          <TextField name={`${at}.share`} label="On how much" placeholder="all" />
+          <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
         </div>
         <button type="button" className="plain mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
           <Trash2 size={17} aria-hidden="true" />

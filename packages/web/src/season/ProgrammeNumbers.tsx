@@ -92,6 +92,7 @@ const SHOWN: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
 /** All of a programme against what the crop takes up. */
 export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: Crop }) {
+  const apart = reckoned.totals.some((t) => t.supply !== t.figure);
   return (
     <>
       <table className="ledger" data-testid="programme-totals">
@@ -102,11 +103,13 @@ export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: 
             <th scope="col" className="num">
               Brought, kg/ha
             </th>
+            {apart && (
+              <th scope="col" className="num">
+                of it available
+              </th>
+            )}
             <th scope="col" className="num">
-              of it available
-            </th>
-            <th scope="col" className="num">
-              {crop.name} takes up
+              The crop takes up
             </th>
           </tr>
         </thead>
@@ -120,7 +123,7 @@ export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: 
                   <span className="flex items-center gap-2">
                     <Swatch nutrient={n} /> {analyteName(n)}
                     {(n === 'P' || n === 'K') && (
-                      <span className="text-sm font-normal text-faint">
+                      <span className="hidden text-sm font-normal text-faint sm:inline">
                         × {compoundPerElement(n === 'P' ? 'P2O5' : 'K2O').toFixed(2)} as {n === 'P' ? 'P₂O₅' : 'K₂O'}
                       </span>
                     )}
@@ -129,9 +132,11 @@ export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: 
                 <td className="num">
                   {total ? <FigureButton figure={total.figure} /> : <span className="text-faint">not declared</span>}
                 </td>
-                <td className="num">
-                  {total && total.supply !== total.figure && <FigureButton figure={total.supply} />}
-                </td>
+                {apart && (
+                  <td className="num">
+                    {total && total.supply !== total.figure && <FigureButton figure={total.supply} />}
+                  </td>
+                )}
                 <td className="num">
                   {need.kind === 'figure' ? (
                     <FigureButton figure={need.figure} />

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, printDay, type ReckonedRow, type Season } from '@wheat-ledger/core';
 
-const [LEFT, RIGHT, LINE, MARK] = [8, 752, 46, 9];
+const [LEFT, RIGHT, LINE, MARK] = [12, 748, 46, 9];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const USUAL_DAYS = 182;
 
@@ -33,10 +33,10 @@ export function SeasonLine({ season, rows }: { season: Season; rows: readonly Re
   const top = Math.min(0, LINE - 8 - 2 * MARK - highest * (2 * MARK + 2));
   return (
     <svg
-      viewBox={`0 ${top} 760 ${72 - top}`}
+      viewBox={`0 ${top} 760 ${84 - top}`}
       className="mb-4 w-full"
       role="img"
-      aria-label={`From ${printDay(first)} to ${printDay(last)}: ${marks.length === 0 ? 'nothing given yet' : `${marks.length} times something is given`}`}
+      aria-label={`From ${printDay(first)} to ${printDay(last)}: ${marks.length === 0 ? 'nothing given yet' : `something is given ${marks.length === 1 ? 'once' : `${marks.length} times`}`}`}
       data-testid="season-line"
     >
       <path d={`M${LEFT} ${LINE}H${RIGHT}`} stroke="var(--line-strong)" strokeWidth="2" />
@@ -50,7 +50,7 @@ export function SeasonLine({ season, rows }: { season: Season; rows: readonly Re
       ))}
       <g>
         <path d={`M${x(season.from)} ${LINE - 7}V${LINE + 7}`} stroke="var(--moss)" strokeWidth="3" />
-        <text x={Math.min(x(season.from), RIGHT - 60)} y={LINE + 24} fontSize="12" fill="var(--moss)" fontWeight="600">
+        <text x={Math.min(x(season.from), RIGHT - 60)} y={LINE + 33} fontSize="12" fill="var(--moss)" fontWeight="600">
           {season.crop.name}
         </text>
       </g>

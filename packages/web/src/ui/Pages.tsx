@@ -6,7 +6,7 @@ export type PageList = readonly (readonly [path: string, name: string])[];
 /** Which of the pages is open. */
 export function usePageOf(pages: PageList): string {
   const { pathname } = useLocation();
-  return pages.find(([path]) => path !== '' && pathname.endsWith(path))?.[0] ?? '';
+  return pages.find(([path]) => path !== '' && `${pathname}/`.includes(`${path}/`))?.[0] ?? '';
 }
 
 /** Tabs to the pages of one thing. */

@@ -40,7 +40,10 @@ const spreadOut = (
   Object.fromEntries(
     middles.flatMap((mid, i) => {
       const nutrient = SIX[i];
-      return nutrient ? [[nutrient, between(mid * spread[nutrient][0], mid, mid * spread[nutrient][1])]] : [];
+      if (!nutrient) return [];
+      // A class average has two figures worth telling, not five.
+      const [low, high] = spread[nutrient].map((share) => Number((mid * share).toPrecision(2))) as [number, number];
+      return [[nutrient, between(low, mid, high)]];
     }),
   );
 
