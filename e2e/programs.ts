@@ -65,11 +65,9 @@ export const freePort = (): Promise<number> =>
 
 const PLOT = {
   areaM2: 3,
-  crop: 'leek',
   medium: 'mineralSoil',
   texture: 'loam',
   temperature: { kind: 'sine', meanC: 10, amplitudeC: 7, warmestDay: 205 },
-  plantedOn: '2026-04-01',
 };
 
 /** Enters a plot through the API. */

@@ -56,37 +56,40 @@ const blank = (key: string, name: string): Crop => ({
 /** A grower's own crop as the core reads it: what it says outranks the library's crop it is based on, field by field and element by element. */
 export function toCrop(input: CropInput, id: string): Crop {
   const base = (input.basedOn === undefined ? undefined : libraryCrop(input.basedOn)) ?? blank(id, input.name);
-  const pH = { low: input.pHLow ?? base.pH?.low, high: input.pHHigh ?? base.pH?.high };
-  const salt = {
-    thresholdMsPerCm: input.saltThresholdMsPerCm ?? base.salt?.thresholdMsPerCm,
-    slopePercent: input.saltSlopePercent ?? base.salt?.slopePercent,
-  };
-  const spacing = { rowM: input.rowM ?? base.spacing?.rowM, plantM: input.plantM ?? base.spacing?.plantM };
+  const { pHLow, pHHigh, saltThresholdMsPerCm, saltSlopePercent, rowM, plantM } = input;
+  const said = <K extends 'group' | 'nitrogenTaste' | 'chloride' | 'boron' | 'mycorrhiza'>(key: K): Crop[K] =>
+    (input[key] as Crop[K]) ?? base[key];
   return {
     ...base,
     key: id,
     name: input.name,
-    group: input.group ?? base.group,
-    yieldTPerHa: input.yieldTPerHa ? toRange(input.yieldTPerHa) : base.yieldTPerHa,
+    group: said('group'),
+    nitrogenTaste: said('nitrogenTaste'),
+    chloride: said('chloride'),
+    boron: said('boron'),
+    mycorrhiza: said('mycorrhiza'),
+    yieldTPerHa: rangeOr(input.yieldTPerHa, base.yieldTPerHa),
+    rootingM: rangeOr(input.rootingM, base.rootingM),
     uptakeKgPerHa: { ...base.uptakeKgPerHa, ...byNutrient(input.uptakeKgPerHa ?? []) },
     removedKgPerT: { ...base.removedKgPerT, ...byNutrient(input.removedKgPerT ?? []) },
     course: input.course ? toCourse(input.course) : base.course,
-    pH: pH.low === undefined || pH.high === undefined ? undefined : { low: pH.low, high: pH.high },
-    nitrogenTaste: input.nitrogenTaste ?? base.nitrogenTaste,
-    chloride: input.chloride ?? base.chloride,
-    boron: input.boron ?? base.boron,
-    salt:
-      salt.thresholdMsPerCm === undefined || salt.slopePercent === undefined
-        ? undefined
-        : { thresholdMsPerCm: salt.thresholdMsPerCm, slopePercent: salt.slopePercent },
+    pH: both({ low: pHLow, high: pHHigh }, base.pH),
+    salt: both({ thresholdMsPerCm: saltThresholdMsPerCm, slopePercent: saltSlopePercent }, base.salt),
+    spacing: both({ rowM, plantM }, base.spacing),
     tissue: input.tissue && input.tissue.length > 0 ? input.tissue : base.tissue,
-    spacing:
-      spacing.rowM === undefined || spacing.plantM === undefined
-        ? undefined
-        : { rowM: spacing.rowM, plantM: spacing.plantM },
-    rootingM: input.rootingM ? toRange(input.rootingM) : base.rootingM,
-    mycorrhiza: input.mycorrhiza ?? base.mycorrhiza,
   };
+}
+
+const rangeOr = (said: RangeInput | undefined, base: Range | undefined): Range | undefined =>
+  said ? toRange(said) : base;
+
+/** Fields that are known together or not at all: each as it is said, or as the library has it. */
+function both<T extends Readonly<Record<string, number>>>(
+  said: { readonly [K in keyof T]: number | undefined },
+  base: T | undefined,
+): T | undefined {
+  const all = Object.fromEntries(Object.entries(said).map(([key, value]) => [key, value ?? base?.[key]]));
+  return Object.values(all).every((value) => value !== undefined) ? (all as T) : undefined;
 }
 
 /** The crop a season names, of the library or the grower's own; one that nothing is known of when it is not there. */

@@ -1,7 +1,7 @@
 import type { NitrogenPools } from './nitrogenPools.js';
 import { easedLife } from './responses.js';
 import { add, emptyLayer, nitrateIn, type Dose, type NitrogenState } from './state.js';
-import { step, type Laws } from './step.js';
+import { step, type Day, type Laws } from './step.js';
 
 /** How one organic material of a dose decomposes, and what share of the dose's organic nitrogen is its own. */
 export interface OrganicNumbers {
@@ -139,6 +139,23 @@ export function startRun(around: Pick<Around, 'temperatureC' | 'layerM'>, lendab
   };
 }
 
+/** What a day is like in a layer of so many cells. */
+function dayOf(
+  { temperatureC, water, demand }: Around,
+  day: number,
+  p: ReleaseParameters,
+  cells: number,
+): Omit<Day, 'biology' | 'settles'> {
+  return {
+    temperatureC: temperatureC[day] ?? 0,
+    wetness: water?.wetness[day] ?? p.wetness,
+    waterFilled: water?.waterFilled[day] ?? 0,
+    drainedMm: water?.drainedMm[day] ?? 0,
+    cellMm: (water?.storedMm[day] ?? 0) / cells,
+    uptake: demand ? (demand[day + 1] ?? 0) - (demand[day] ?? 0) : 0,
+  };
+}
+
 /**
  * Follows a layer from one day up to another: doses are added as their day begins, then `step` moves the layer on. Changes what is carried in place.
  * @param stepsADay how finely the day is cut; one gives what more give, to half a per cent
@@ -152,28 +169,15 @@ export function followDays(
   to: number,
   stepsADay = 1,
 ): void {
-  const { water, demand } = around;
   for (let day = from; day < to; day++) {
     for (const { dose, day: on } of doses) if (on === day) add(state, dose);
     if (day === 0) record(run, 0, state, p.microbialCN);
     const settles = doses.some((d) => d.settlesOn === day);
-    const uptake = demand ? (demand[day + 1] ?? 0) - (demand[day] ?? 0) : 0;
-    for (let part = 0; part < stepsADay; part++)
-      step(
-        state,
-        {
-          temperatureC: around.temperatureC[day] ?? 0,
-          wetness: water?.wetness[day] ?? p.wetness,
-          waterFilled: water?.waterFilled[day] ?? 0,
-          biology: around.lifeEases ? easedLife(p.biology, day + part / stepsADay) : p.biology,
-          settles: part === 0 && settles,
-          drainedMm: water?.drainedMm[day] ?? 0,
-          cellMm: (water?.storedMm[day] ?? 0) / state.nitrate.length,
-          uptake,
-        },
-        p,
-        1 / stepsADay,
-      );
+    for (let part = 0; part < stepsADay; part++) {
+      const life = around.lifeEases ? easedLife(p.biology, day + part / stepsADay) : p.biology;
+      const today = dayOf(around, day, p, state.nitrate.length);
+      step(state, { ...today, biology: life, settles: part === 0 && settles }, p, 1 / stepsADay);
+    }
     record(run, day + 1, state, p.microbialCN);
   }
 }

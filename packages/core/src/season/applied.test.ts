@@ -3,7 +3,8 @@ import { bag, featherMeal, line, seasonOf, urea } from '../../test/bags.js';
 import { everyFigure, unitProblems, type Figure } from '../figure/index.js';
 import { between, parseRate, type Range, type Rate } from '../quantity/index.js';
 import type { Amount, Application, Where } from './application.js';
-import { applied, bagAs, PLAIN_WATER, type Applied, type Given } from './applied.js';
+import { applied, type Applied } from './applied.js';
+import { bagAs, PLAIN_WATER, type Given } from './given.js';
 import type { Season } from './dates.js';
 
 const plot = { areaM2: 900 };

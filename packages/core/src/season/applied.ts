@@ -1,6 +1,5 @@
-import { computed, constant, literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
+import { computed, constant, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import type { Shape } from '../ground/index.js';
-import { analyteName, ANALYTES, type Analyte, type Nutrient } from '../nutrient/index.js';
 import {
   measure,
   per,
@@ -12,41 +11,17 @@ import {
   type Range,
   type Rate,
 } from '../quantity/index.js';
-import {
-  densityFigure,
-  massFraction,
-  supplyFraction,
-  type Counted,
-  type Product,
-  type Reading,
-} from '../shelf/index.js';
+import { densityFigure } from '../shelf/index.js';
 import type { Amount, Application, Part } from './application.js';
+import { broughtBy, type Brought } from './brought.js';
 import type { Season } from './dates.js';
+import type { Given } from './given.js';
 import { cropStand } from './uptake.js';
-
-/** What is given: a bag, or the bags of a recipe by their shares of its mass, which add to 1. Plain water has no parts. */
-export interface Given {
-  readonly name: string;
-  readonly parts: readonly { readonly product: Product; readonly share: number }[];
-}
-export const bagAs = (product: Product): Given => ({ name: product.name, parts: [{ product, share: 1 }] });
-export const PLAIN_WATER: Given = { name: 'Plain water', parts: [] };
 
 /** A plot as far as doses need it. */
 export interface DosedPlot {
   readonly areaM2: number;
   readonly shape?: Shape | undefined;
-}
-
-/** What one application brings of an element or a form of nitrogen, kg/ha of the part it is given to. */
-export interface Brought {
-  readonly analyte: Analyte;
-  readonly figure: Figure;
-  /** What of it a crop can have where that is less than all: P and K as a grade means them. */
-  readonly supply: Figure | undefined;
-  readonly counted: Counted;
-  /** Parts that say nothing of it: it may be more. */
-  readonly silent: readonly string[];
 }
 
 /** One application in numbers, on the part it is given to. */
@@ -287,47 +262,6 @@ function ringArea({ where }: Application): Figure | undefined {
     'π(outer² − inner²)',
     [asTyped('outer edge, from the stem', outerM, 'm'), asTyped('inner edge, from the stem', innerM, 'm')],
   );
-}
-
-const isElement = (analyte: Analyte): analyte is Nutrient => !analyte.startsWith('N.');
-const readingFigure = (reading: Reading): Figure | undefined =>
-  reading.kind === 'figure' ? reading.figure : reading.kind === 'below' ? reading.limit : undefined;
-
-/** kg/ha of an element from each part that tells it, added up. */
-function added(
-  analyte: Analyte,
-  given: Given,
-  perHa: Figure,
-  of: (product: Product) => Figure | undefined,
-): { readonly figure: Figure | undefined; readonly silent: readonly string[] } {
-  const silent: string[] = [];
-  const name = analyteName(analyte);
-  const figures = given.parts.flatMap(({ product, share }) => {
-    const fraction = of(product);
-    if (!fraction) {
-      silent.push(product.name);
-      return [];
-    }
-    const shares = share === 1 ? [] : [asTyped(`share of ${product.name}`, share, '')];
-    return [times(`${name} from ${product.name}`, 'kg/ha', [perHa, ...shares, fraction])];
-  });
-  const [first, ...rest] = figures;
-  return { figure: rest.length === 0 ? first : sum(`${name} brought`, 'kg/ha', figures), silent };
-}
-
-function broughtBy(given: Given, perHa: Figure): readonly Brought[] {
-  return ANALYTES.flatMap((analyte): Brought[] => {
-    const { figure, silent } = added(analyte, given, perHa, (p) => readingFigure(massFraction(p, analyte)));
-    if (!figure) return [];
-    const supplies = isElement(analyte) ? given.parts.map((p) => supplyFraction(p.product, analyte)) : [];
-    const counted = supplies.flatMap((s) => (s.kind === 'figure' && s.counted !== 'declared' ? [s.counted] : []))[0];
-    if (!counted || !isElement(analyte)) return [{ analyte, figure, supply: undefined, counted: 'declared', silent }];
-    const supply = added(analyte, given, perHa, (p) => {
-      const found = supplyFraction(p, analyte);
-      return found.kind === 'figure' ? found.figure : undefined;
-    }).figure;
-    return [{ analyte, figure, supply, counted, silent }];
-  });
 }
 
 const M2_PER_HA = constant('m² per ha', 10_000, 'm²/ha', 'by definition');

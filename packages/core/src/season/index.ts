@@ -17,7 +17,8 @@ export { CROP_LIBRARY, libraryCrop } from './library/index.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake, ownYield } from './uptake.js';
 export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
 export { type Doing, type Reckoned, type ReckonedRow, reckon, type Total } from './programme.js';
-export { type ParsedAmount, parseAmount, type ParsedWhen, parseWhen, printAmount, printWhen } from './typed.js';
+export { type ParsedAmount, parseAmount, printAmount } from './typedAmount.js';
+export { type ParsedWhen, parseWhen, printWhen } from './typedWhen.js';
 export { datesOf, type Season, type SiteInSeason } from './dates.js';
 export {
   type Amount,
@@ -28,13 +29,6 @@ export {
   type Where,
   WHERE_WORDS,
 } from './application.js';
-export {
-  type Applied,
-  applied,
-  bagAs,
-  type Brought,
-  type DosedPlot,
-  type Given,
-  partArea,
-  PLAIN_WATER,
-} from './applied.js';
+export { type Applied, applied, type DosedPlot, partArea } from './applied.js';
+export { type Brought } from './brought.js';
+export { bagAs, type Given, PLAIN_WATER } from './given.js';

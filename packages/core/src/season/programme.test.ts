@@ -1,7 +1,7 @@
 import { bag, featherMeal, line, seasonOf } from '../../test/bags.js';
 import { unitProblems } from '../figure/index.js';
 import type { Application, When } from './application.js';
-import { bagAs, PLAIN_WATER } from './applied.js';
+import { bagAs, PLAIN_WATER } from './given.js';
 import { datesOf } from './dates.js';
 import { reckon } from './programme.js';
 

@@ -1,7 +1,8 @@
 import { literal, product as times, sum, type Figure } from '../figure/index.js';
 import { analyteName, ANALYTES, type Analyte } from '../nutrient/index.js';
 import type { Application } from './application.js';
-import { applied, type Applied, type DosedPlot, type Given } from './applied.js';
+import { applied, type Applied, type DosedPlot } from './applied.js';
+import type { Given } from './given.js';
 import { datesOf, type Season } from './dates.js';
 
 /** One row of a programme: what is done, with what. */

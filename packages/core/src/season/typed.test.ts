@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { parseAmount, parseWhen, printAmount, printWhen } from './typed.js';
+import { parseAmount, printAmount } from './typedAmount.js';
+import { parseWhen, printWhen } from './typedWhen.js';
 
 const exactly = (x: number) => ({ low: x, mid: x, high: x });
 

@@ -17,11 +17,8 @@ export async function missingRecords(
   message: string,
 ): Promise<FieldProblem[]> {
   if (wanted.length === 0) return [];
-  const found = await em.find(
-    entity,
-    { workspace, id: { $in: [...new Set(wanted.map((w) => w.id))] } },
-    { fields: ['id'] },
-  );
+  const ids = [...new Set(wanted.map((w) => w.id))];
+  const found: readonly Stored[] = await em.find<Stored>(entity, { workspace, id: { $in: ids } });
   const known = new Set(found.map((record) => record.id));
   return wanted.filter((w) => !known.has(w.id)).map(({ path }) => ({ path, message }));
 }

@@ -8,7 +8,7 @@ let plotId: string;
 let productId: string;
 beforeAll(async () => {
   t = await startApp();
-  plotId = (await t.http.post('/api/v1/plots').send(PLOTS[0]!).expect(201)).body.id;
+  plotId = (await t.http.post('/api/v1/plots').send(PLOTS[0]).expect(201)).body.id;
   productId = (await t.http.post('/api/v1/products').send(product()).expect(201)).body.id;
 });
 afterAll(() => t.close());
@@ -148,7 +148,7 @@ test('own crops, seasons and programmes go out and come back as they were', asyn
 
 test('a ledger whose plots held their crop keeps it as a season in the book, and can go back', async () => {
   const old = await startApp();
-  const { body: plot } = await old.http.post('/api/v1/plots').send(PLOTS[0]!).expect(201);
+  const { body: plot } = await old.http.post('/api/v1/plots').send(PLOTS[0]).expect(201);
   const orm = await MikroORM.init(ormConfig(old.databaseUrl));
   await orm.getMigrator().down({ to: 'Migration0012Details' });
   await ask(old.databaseUrl, `update plot set crop = 'leek', planted_on = '2025-04-01' where id = '${plot.id}'`);

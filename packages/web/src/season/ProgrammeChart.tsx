@@ -70,7 +70,7 @@ export const ProgrammeChart = memo(function ProgrammeChart({ release }: { releas
           <Tooltip
             isAnimationActive={false}
             formatter={(value) => `${formatNumber(Number(value))} kg N/ha`}
-            labelFormatter={(week) => `Week ${String(week)}`}
+            labelFormatter={(week) => `Week ${Number(week)}`}
           />
           <ReferenceLine y={0} stroke="var(--line-strong)" />
           <Area

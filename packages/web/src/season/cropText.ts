@@ -87,21 +87,23 @@ export const cropText = (c: CropInput): CropText => ({
 
 /** What the library says where nothing is typed. */
 export function cropHints(basedOn: string): CropText {
-  const base: Crop | undefined = libraryCrop(basedOn);
-  const of = (by: Crop['uptakeKgPerHa']): Typed =>
-    Object.fromEntries(CROP_NUTRIENTS.map((n) => [n, rangeText(by[n]) || 'not known'])) as Typed;
+  const base = libraryCrop(basedOn);
+  const known = (text: string): string => text || 'not known';
+  const of = (by: Crop['uptakeKgPerHa'] = {}): Typed =>
+    Object.fromEntries(CROP_NUTRIENTS.map((n) => [n, known(rangeText(by[n]))])) as Typed;
+  const { pH, spacing, salt, rootingM } = base ?? {};
   return {
     ...blankCrop(basedOn),
-    yield: rangeText(base?.yieldTPerHa) || 'not known',
-    uptake: of(base?.uptakeKgPerHa ?? {}),
-    removed: of(base?.removedKgPerT ?? {}),
-    pHLow: plain(base?.pH?.low),
-    pHHigh: plain(base?.pH?.high),
-    row: metres(base?.spacing?.rowM),
-    plant: metres(base?.spacing?.plantM),
-    rooting: base?.rootingM ? `${rangeText(base.rootingM)} m` : 'not known',
-    saltThreshold: plain(base?.salt?.thresholdMsPerCm) || 'not known',
-    saltSlope: plain(base?.salt?.slopePercent) || 'not known',
+    yield: known(rangeText(base?.yieldTPerHa)),
+    uptake: of(base?.uptakeKgPerHa),
+    removed: of(base?.removedKgPerT),
+    pHLow: known(plain(pH?.low)),
+    pHHigh: known(plain(pH?.high)),
+    row: known(metres(spacing?.rowM)),
+    plant: known(metres(spacing?.plantM)),
+    rooting: known(rootingM ? `${rangeText(rootingM)} m` : ''),
+    saltThreshold: known(plain(salt?.thresholdMsPerCm)),
+    saltSlope: known(plain(salt?.slopePercent)),
   };
 }
 
@@ -125,7 +127,7 @@ export function readCrop(text: CropText): ReadText & { readonly plain: CropInput
     });
     return list.length > 0 ? list : undefined;
   };
-  const number = (path: keyof CropText & string, typed: string) => whenTyped(typed, () => read.number(path, typed));
+  const number = (path: keyof CropText, typed: string) => whenTyped(typed, () => read.number(path, typed));
   const length = (path: 'row' | 'plant', typed: string): number | undefined =>
     whenTyped(typed, () => {
       const found = parseQuantity(typed, 'length', 'm');

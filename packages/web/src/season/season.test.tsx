@@ -48,17 +48,23 @@ test('crops are found by name and open to what is known of them', async () => {
   expect(screen.getByText(/No crop is called/)).toBeTruthy();
 });
 
-const { applications, plot: _plot, from: _from, ...rest } = PROGRAMMES[0]!;
+const { applications, name, note } = PROGRAMMES[0]!;
 const programme: ProgrammeRecord = {
-  ...rest,
+  name,
+  note,
   id: idOf(801),
   version: 1,
   updatedAt: '2026-02-20T10:00:00.000Z',
   deletedAt: null,
   seasonId: sampleSeasons.find((s) => s.crop === 'wheat')!.id,
-  applications: applications.map(({ product, recipe: _recipe, ...doing }) => ({
-    ...doing,
+  applications: applications.map(({ what, product, amount, when, where, part, note: said }) => ({
+    what,
     productId: productNamed(product ?? '').id,
+    amount,
+    when,
+    where,
+    part,
+    note: said,
   })),
 };
 

@@ -1,21 +1,17 @@
 import {
   formatGivenRange,
   isExact,
-  parseDay,
   parseQuantityRange,
   parseRate,
-  printDay,
   printRate,
   rateBasis,
   tooLong,
   type Range,
 } from '../quantity/index.js';
-import type { Amount, WaterGiven, When } from './application.js';
-import { GROWTH_STAGES, type GrowthStage } from './demand.js';
+import type { Amount, WaterGiven } from './application.js';
 
 export type ParsedAmount =
   { readonly ok: true; readonly amount: Amount } | { readonly ok: false; readonly reason: string };
-export type ParsedWhen = { readonly ok: true; readonly when: When } | { readonly ok: false; readonly reason: string };
 
 const AMOUNTS = '40 g/m², 20 g/plant, 5 mL/L of water and 2 L/plant, 3 × 250 mL per m², 2 cm, or 10 kg for all of it';
 const PER_WORDS = {
@@ -111,69 +107,5 @@ export function printAmount(amount: Amount): string {
       return `${formatGivenRange(scaled(amount.thicknessM, 100))} cm`;
     case 'whole':
       return `${formatGivenRange(amount.amount)} ${amount.unit}`;
-  }
-}
-
-const STAGE_WORDS: Readonly<Record<GrowthStage, string>> = {
-  planting: 'at planting',
-  quarter: 'at a quarter of its uptake',
-  half: 'at half of its uptake',
-  threeQuarters: 'at three quarters of its uptake',
-  end: 'at the end of its uptake',
-};
-const WHENS =
-  '2 May 2026, at planting, 20 days after planting, at half of its uptake, or every 14 days, 1 May 2026 to 15 Jul 2026';
-const UNIT_DAYS = { day: 1, week: 7 } as const;
-
-/**
- * Reads when something is given.
- * @example parseWhen('every 2 weeks from 1 May 2026 to 15 Jul 2026')
- * @example parseWhen('20 days after planting')
- */
-export function parseWhen(input: string): ParsedWhen {
-  const long = tooLong(input, `a time such as ${WHENS}`);
-  if (long) return { ok: false, reason: long };
-  const text = input.trim();
-  const [, every, unit, from, to] =
-    /^every\s+(?:(\d{1,3})\s+)?(day|week)s?,?\s*(?:from\s+)?(.+?)\s+(?:to|until|–|-)\s+(.+)$/i.exec(text) ?? [];
-  if (unit !== undefined && from !== undefined && to !== undefined) {
-    const [first, last] = [parseDay(from), parseDay(to)];
-    if (!first.ok) return first;
-    if (!last.ok) return last;
-    if (last.value < first.value)
-      return { ok: false, reason: `Read ${printDay(last.value)}, expected a day after ${printDay(first.value)}.` };
-    const everyDays = Number(every ?? 1) * UNIT_DAYS[unit.toLowerCase() as 'day' | 'week'];
-    if (everyDays < 1 || everyDays > 366)
-      return { ok: false, reason: `Read every ${everyDays} days, expected 1 to 366.` };
-    return { ok: true, when: { kind: 'repeat', from: first.value, to: last.value, everyDays } };
-  }
-  const [, count, span, side] = /^(\d{1,4})\s+(day|week)s?\s+(after|before)\s+(?:planting|sowing)$/i.exec(text) ?? [];
-  if (count !== undefined && span !== undefined) {
-    const days = Number(count) * UNIT_DAYS[span.toLowerCase() as 'day' | 'week'];
-    return { ok: true, when: { kind: 'afterPlanting', days: side?.toLowerCase() === 'before' ? -days : days } };
-  }
-  if (/^at (?:planting|sowing)$/i.test(text)) return { ok: true, when: { kind: 'afterPlanting', days: 0 } };
-  const stage = GROWTH_STAGES.find((s) => STAGE_WORDS[s] === text.toLowerCase());
-  if (stage) return { ok: true, when: { kind: 'stage', stage } };
-  const day = parseDay(text);
-  if (day.ok) return { ok: true, when: { kind: 'date', on: day.value } };
-  return {
-    ok: false,
-    reason: day.reason.includes(' or ') ? day.reason : `Read "${text.slice(0, 40)}", expected a time such as ${WHENS}.`,
-  };
-}
-
-/** A time in the words that are read back as the same. */
-export function printWhen(when: When): string {
-  switch (when.kind) {
-    case 'date':
-      return printDay(when.on);
-    case 'repeat':
-      return `every ${when.everyDays} days, ${printDay(when.from)} to ${printDay(when.to)}`;
-    case 'stage':
-      return STAGE_WORDS[when.stage];
-    case 'afterPlanting':
-      if (when.days === 0) return STAGE_WORDS.planting;
-      return `${Math.abs(when.days)} days ${when.days < 0 ? 'before' : 'after'} planting`;
   }
 }
