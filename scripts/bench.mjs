@@ -3,17 +3,18 @@ import { join } from 'node:path';
 import { benchLabel, benchMix, benchRanking, benchRelease } from './bench/core.mjs';
 import { benchFirstRoute, benchTyping } from './bench/page.mjs';
 import { benchImport, benchList } from './bench/server.mjs';
+import { benchStages } from './bench/stages.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { ROOT } from './lib/run.mjs';
 import { startServer } from './lib/server.mjs';
 
-/** Work with a server on a new, empty database. */
-async function withServer(work) {
+/** Work with a server on a new database, empty or with the sample. */
+async function withServer(work, sample = false) {
   const database = await startDatabase(join(ROOT, '.data/bench'), { throwaway: true });
   await database.psql('drop database if exists many');
   await database.psql('create database many');
-  const server = await startServer(database.urlOf('many'), { sample: false });
+  const server = await startServer(database.urlOf('many'), { sample });
   try {
     await work(server, database);
   } finally {
@@ -42,6 +43,7 @@ async function main() {
     await benchFirstRoute(server);
     await benchTyping(server);
   });
+  await withServer(benchStages, true);
 }
 
 main().catch((error) => {

@@ -10,6 +10,7 @@ import {
 import {
   bagAs,
   costsPerUnit,
+  courseSum,
   CROP_LIBRARY,
   cropRemoval,
   cropStand,
@@ -37,6 +38,7 @@ import {
   unitProblems,
   waterImplications,
   waterYear,
+  weighOut,
   type Figure,
 } from '@wheat-ledger/core';
 import { CLAIMS, JAR_TESTS, MOVEMENTS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SOIL_REPORTS } from './index.js';
@@ -88,7 +90,7 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
     sites.flatMap((site) =>
       products.flatMap((p) => {
         const found = productRelease(p, site, { daysOnSurface: 7 });
-        return found.kind === 'release' ? [found.available, ...found.assumptions] : [];
+        return found.kind === 'release' ? [courseSum(found, 26), ...found.assumptions] : [];
       }),
     ),
   mixes: () =>
@@ -100,7 +102,8 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
       // A recipe may be kept as a target alone.
       if (read.kind !== 'components' || read.components.length === 0) return [];
       const made = mixture(read.components, 0.1);
-      return [...made.analysis.map((n) => n.percent), ...some(made.costPerKg)];
+      const batch = weighOut(made, 10).flatMap((line) => [line.mass, line.percent]);
+      return [...made.analysis.map((n) => n.percent), ...some(made.costPerKg), ...batch];
     }),
   claims: () =>
     CLAIMS.flatMap((c) =>

@@ -209,9 +209,9 @@ test('weigh-out of 10 kg: masses, litres, and the smallest part is 1', () => {
     ]),
     10,
   );
-  expect(lines.map((l) => [l.kg, l.partsByWeight, l.share])).toEqual([
-    [7.5, 3, 0.75],
-    [2.5, 1, 0.25],
+  expect(lines.map((l) => [l.kg, l.partsByWeight, l.mass.value.mid, l.percent.value.mid])).toEqual([
+    [7.5, 3, 7.5, 75],
+    [2.5, 1, 2.5, 25],
   ]);
   expect(lines[0]?.litres).toBeCloseTo(10, 9);
   expect(lines.map((l) => l.partsByVolume)).toEqual([expect.closeTo(10 / (2.5 / 1.15), 9), 1]);

@@ -11,6 +11,7 @@ export interface Component {
   readonly kg: number;
 }
 
+/** A component with its weight as a figure. */
 type Weighed = Component & { readonly weight: Figure };
 
 export interface MixNutrient {
@@ -26,6 +27,9 @@ export interface MixNutrient {
 export interface Mixture {
   readonly components: readonly Component[];
   readonly totalKg: number;
+  /** The same components with what their weights are made of, and the weight of it all. */
+  readonly weights: readonly Weighed[];
+  readonly total: Figure;
   readonly analysis: readonly MixNutrient[];
   /** What most of its parts are priced in. */
   readonly currency: string | undefined;
@@ -119,7 +123,16 @@ export function mixture(components: readonly Component[], fillerKg = 0, chosen?:
           total,
         )
       : undefined;
-  return { components: used, totalKg: total.value.mid, analysis, currency, costPerKg, unpriced };
+  return {
+    components: used,
+    totalKg: total.value.mid,
+    weights: weighed,
+    total,
+    analysis,
+    currency,
+    costPerKg,
+    unpriced,
+  };
 }
 
 /** The currency most of some products are priced in; of several alike, the first in the alphabet. Undefined when none is priced. */

@@ -1,3 +1,4 @@
+import { inPercent, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { densityMid } from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
@@ -7,7 +8,9 @@ export interface WeighOut {
   readonly name: string;
   readonly kg: number;
   readonly litres: number | undefined;
-  readonly share: number;
+  /** kg of it in the batch, and its per cent of the batch, with their working. */
+  readonly mass: Figure;
+  readonly percent: Figure;
   /** Parts by weight, the smallest component being 1. */
   readonly partsByWeight: number;
   /** Parts by volume, the smallest being 1; undefined unless every component has a density. */
@@ -20,20 +23,27 @@ const litresOf = (kg: number, densityKgPerL: number | undefined): number | undef
 /** A mix scaled to a batch, line by line. @param batchKg mass of the finished batch */
 export function weighOut(mix: Mixture, batchKg: number): readonly WeighOut[] {
   const scale = batchKg / mix.totalKg;
-  const lines = mix.components.map(({ product, kg }) => ({
-    product,
-    kg: kg * scale,
-    litres: litresOf(kg * scale, densityMid(product)),
-  }));
+  const batch = literal('the batch', batchKg, 'kg', 'chosen', 'as typed');
+  const lines = mix.weights.map(({ product, kg, weight }) => {
+    const shares = quotient(`share of ${product.name}`, 'kg/kg', weight, mix.total) ?? weight;
+    return {
+      product,
+      kg: kg * scale,
+      litres: litresOf(kg * scale, densityMid(product)),
+      mass: times(`${product.name} in the batch`, 'kg', [shares, batch]),
+      percent: inPercent(`share of ${product.name}`, '% of the batch', 'as per cent of the mix by mass', shares),
+    };
+  });
   const leastKg = Math.min(...lines.map((l) => l.kg));
   const volumes = lines.map((l) => l.litres);
   const leastLitres = volumes.every((v): v is number => v !== undefined) ? Math.min(...volumes) : undefined;
-  return lines.map(({ product, kg, litres }) => ({
+  return lines.map(({ product, kg, litres, mass, percent }) => ({
     productId: product.id,
     name: product.name,
     kg,
     litres,
-    share: kg / batchKg,
+    mass,
+    percent,
     partsByWeight: kg / leastKg,
     partsByVolume: leastLitres !== undefined && litres !== undefined ? litres / leastLitres : undefined,
   }));

@@ -6,6 +6,9 @@ export { numbersFrom } from './parameters.js';
 export {
   type Placement,
   type ProductRelease,
+  courseFigure,
+  courseSum,
+  type NitrogenPlace,
   productRelease,
   RELEASE_DAYS,
   siteDays,

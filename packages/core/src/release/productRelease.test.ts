@@ -4,7 +4,14 @@ import { triangular } from '../quantity/index.js';
 import { releaseBand } from './band.js';
 import { numbersFrom, volatileParameter } from './parameters.js';
 import { simulate } from './simulate.js';
-import { productRelease, RELEASE_DAYS, weekly, type ProductRelease } from './productRelease.js';
+import {
+  courseFigure,
+  courseSum,
+  productRelease,
+  RELEASE_DAYS,
+  weekly,
+  type ProductRelease,
+} from './productRelease.js';
 
 const run = (...args: Parameters<typeof productRelease>): Extract<ProductRelease, { kind: 'release' }> => {
   const release = productRelease(...args);
@@ -17,7 +24,7 @@ test('runs 26 weeks from the planting date and says what it assumed', () => {
   const release = run(featherMeal, wheatStrip, IN);
   expect(release.run.available).toHaveLength(RELEASE_DAYS + 1);
   expect(weekly(release.run.available)).toHaveLength(27);
-  const labels = assumptionsIn(release.available).map((a) => a.label);
+  const labels = assumptionsIn(courseFigure(release, 'available', 26)).map((a) => a.label);
   expect(labels).toEqual(expect.arrayContaining(['C:N of the material', 'speed-up per 10 °C (Q10)']));
   expect(labels).not.toContain('urea hydrolysis at 25 °C');
 });
@@ -46,7 +53,9 @@ test('surface loss follows soil pH: 10, 20, 35 % at the middle; unknown pH is sa
 test('a measured C:N replaces the class average and is no longer an assumption', () => {
   const measured = run({ ...straw, carbonToNitrogen: 25 }, wheatStrip, IN);
   expect(measured.run.available[182]).toBeGreaterThan(run(straw, wheatStrip, IN).run.available[182]!);
-  expect(assumptionsIn(measured.available).map((a) => a.label)).not.toContain('C:N of the material');
+  expect(assumptionsIn(courseFigure(measured, 'available', 26)).map((a) => a.label)).not.toContain(
+    'C:N of the material',
+  );
 });
 
 test('straw is below zero in the middle of the season', () =>
@@ -169,4 +178,17 @@ test('nitrification goes by warmth, and a debt is paid before anything counts as
       .nitrate[7]!;
   expect(nitrate(25)).toBeGreaterThan(1.6 * nitrate(15));
   expect(nitrate(0)).toBe(0);
+});
+
+test('every place of a week is a figure, and together they are all of the bag’s nitrogen', () => {
+  const release = productRelease(featherMeal, wheatStrip, { daysOnSurface: 0 });
+  if (release.kind === 'unknown') throw new Error(release.why);
+  const at = (place: Parameters<typeof courseFigure>[1]) => courseFigure(release, place, 8).value.mid;
+  const { run } = release;
+  expect(at('available')).toBeCloseTo(100 * run.available[56]!, 9);
+  expect(at('notReleased')).toBeCloseTo(100 * (run.urea[56]! + run.coated[56]! + run.undecomposed[56]!), 9);
+  expect(at('inSoil')).toBeCloseTo(100 * (run.microbial[56]! + run.humus[56]!), 9);
+  expect(at('gas')).toBeCloseTo(100 * (run.volatilised[56]! + run.denitrified[56]!), 9);
+  expect(at('drained')).toBeCloseTo(100 * run.leached[56]!, 9);
+  expect(courseSum(release, 8).value.mid).toBeCloseTo(100, 7);
 });

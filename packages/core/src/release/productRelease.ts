@@ -1,4 +1,4 @@
-import { computed, type Figure } from '../figure/index.js';
+import { computed, sum, type Figure } from '../figure/index.js';
 import {
   firstSoaking,
   ROOT_LAYER_M,
@@ -32,8 +32,6 @@ export type ProductRelease =
       readonly setup: ReleaseCase;
       readonly run: ReleaseRun;
       readonly supposed: readonly string[];
-      /** Share of the bag's nitrogen that is plant-available by the end of the run, with its working. */
-      readonly available: Figure;
       readonly assumptions: readonly Figure[];
     }
   | { readonly kind: 'unknown'; readonly product: Product; readonly why: string };
@@ -96,24 +94,51 @@ export function productRelease(
     ...relevantParameters(reading.pools, parameters, around),
     ...(water ? waterAssumptions(site.texture) : []),
   ];
-  const available = computed(
-    `Nitrogen of ${product.name} available by week ${RELEASE_WEEKS}`,
-    (run.available[RELEASE_DAYS] ?? 0) * 100,
-    '% of the bag’s N',
-    'simulate',
-    `followed day by day through soluble, urea, coated and organic pools at the plot’s soil temperature${water ? ', with the plot’s own rain and evapotranspiration' : ''}`,
-    assumptions,
-  );
   return {
     kind: 'release',
     product,
     setup: { pools: reading.pools, around, parameters },
     run,
     supposed: reading.supposed,
-    available,
     assumptions,
   };
 }
+
+/** Where a product's nitrogen can be, and the pools that are counted there. */
+const PLACES = {
+  available: { words: 'available', pools: ['available'] },
+  notReleased: { words: 'not yet released', pools: ['urea', 'coated', 'undecomposed'] },
+  inSoil: { words: 'in microbes and humus', pools: ['microbial', 'humus'] },
+  gas: { words: 'lost as gas', pools: ['volatilised', 'denitrified'] },
+  drained: { words: 'drained below the layer', pools: ['leached'] },
+} as const satisfies Record<string, { readonly words: string; readonly pools: readonly (keyof ReleaseRun)[] }>;
+export type NitrogenPlace = keyof typeof PLACES;
+
+/** What share of a bag's nitrogen is somewhere at the end of a week, as a figure. */
+export function courseFigure(
+  { product, run, setup, assumptions }: Extract<ProductRelease, { kind: 'release' }>,
+  place: NitrogenPlace,
+  week: number,
+): Figure {
+  const { words, pools } = PLACES[place];
+  const share = pools.reduce((sum, pool) => sum + (run[pool][week * 7] ?? 0), 0);
+  return computed(
+    `Nitrogen of ${product.name} ${words} by week ${week}`,
+    share * 100,
+    '% of the bag’s N',
+    'simulate',
+    `followed day by day through soluble, urea, coated and organic pools at the plot’s soil temperature${setup.around.water ? ', with the plot’s own rain and evapotranspiration' : ''}`,
+    assumptions,
+  );
+}
+
+/** All places together at the end of a week: 100 % when nothing is made or lost. */
+export const courseSum = (release: Extract<ProductRelease, { kind: 'release' }>, week: number): Figure =>
+  sum(
+    `Nitrogen of ${release.product.name} accounted for by week ${week}`,
+    '% of the bag’s N',
+    (Object.keys(PLACES) as NitrogenPlace[]).map((place) => courseFigure(release, place, week)),
+  );
 
 /** Values at the end of each week, index 0 the start. */
 export const weekly = (daily: ArrayLike<number>): number[] =>

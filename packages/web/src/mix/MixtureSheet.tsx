@@ -1,4 +1,4 @@
-import { Fragment } from 'react';
+import { Fragment, useMemo } from 'react';
 import {
   analyteName,
   cautionsOf,
@@ -71,8 +71,12 @@ function WeighOutTable({
           {lines.map((l) => (
             <tr key={l.productId}>
               <th scope="row">{l.name}</th>
-              <td className="num font-semibold">{mass(l.kg, massUnit)}</td>
-              <td className="num">{formatFixed(l.share * 100, 1)} %</td>
+              <td className="num font-semibold">
+                <FigureButton figure={l.mass}>{mass(l.kg, massUnit)}</FigureButton>
+              </td>
+              <td className="num">
+                <FigureButton figure={l.percent}>{formatFixed(l.percent.value.mid, 1)} %</FigureButton>
+              </td>
               <td className="num">{formatNumber(l.partsByWeight)}</td>
               <td className="num">{volume(l.litres)}</td>
               <td className="num">{l.partsByVolume === undefined ? '–' : formatNumber(l.partsByVolume)}</td>
@@ -158,6 +162,7 @@ interface MixtureSheetProps {
 /** A mix in full: what to weigh out, what it is, what it costs, and what must not be mixed. */
 export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }: MixtureSheetProps) {
   const used = mix.components.map((c) => c.product);
+  const lines = useMemo(() => weighOut(mix, batchKg), [mix, batchKg]);
   const conflicts = conflictsIn(used);
   const currency = mix.currency ?? '';
   const batchCost =
@@ -201,12 +206,7 @@ export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }
           {c.inSolution ? ' in one can' : ' do not belong in one heap'}: {c.reason}.
         </Remark>
       ))}
-      <WeighOutTable
-        lines={weighOut(mix, batchKg)}
-        batchKg={batchKg}
-        fillerKg={fillerShare * batchKg}
-        massUnit={massUnit}
-      />
+      <WeighOutTable lines={lines} batchKg={batchKg} fillerKg={fillerShare * batchKg} massUnit={massUnit} />
       <AnalysisTable mix={mix} target={target} />
       {cautionsOf(used).map((c) => (
         <Remark key={c} tone="caution">

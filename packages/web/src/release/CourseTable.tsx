@@ -1,4 +1,5 @@
-import { formatFixed, nitrogenBalance, RELEASE_DAYS, type Band } from '@wheat-ledger/core';
+import { useMemo } from 'react';
+import { courseFigure, courseSum, formatFixed, type Band, type Figure, type NitrogenPlace } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { styleOf } from './ReleaseChart';
 import type { Course } from './series';
@@ -15,6 +16,53 @@ function BandWords({ band }: { band: Band | undefined }) {
       {low.replace(' %', '')} to {high}
     </div>
   ) : null;
+}
+
+const END = 26;
+const PLACES: readonly NitrogenPlace[] = ['notReleased', 'inSoil', 'gas'];
+
+/** One bag's row: every number of it opens. */
+function CourseRow({
+  course,
+  band,
+  number,
+  watered,
+}: {
+  course: Course;
+  band: Band | undefined;
+  number: number;
+  watered: boolean;
+}) {
+  const figures = useMemo(() => {
+    const places = watered ? [...PLACES, 'drained' as const] : PLACES;
+    return {
+      weeks: SHOWN_WEEKS.map((w) => courseFigure(course, 'available', w)),
+      ends: [...places.map((place) => courseFigure(course, place, END)), courseSum(course, END)],
+    };
+  }, [course, watered]);
+  const { dash, ink } = styleOf(number - 1);
+  const shown = (figure: Figure) => <FigureButton figure={figure}>{percent(figure.value.mid / 100)}</FigureButton>;
+  return (
+    <tr>
+      <th scope="row" className="min-w-40">
+        <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
+          <path d="M0 4H26" stroke={ink} strokeWidth="2.5" strokeDasharray={dash} />
+        </svg>
+        {number} {course.product.name}
+      </th>
+      {figures.weeks.map((figure, i) => (
+        <td key={i} className={`num ${figure.value.mid < 0 ? 'text-beet' : ''}`}>
+          {shown(figure)}
+          {SHOWN_WEEKS[i] === END && <BandWords band={band} />}
+        </td>
+      ))}
+      {figures.ends.map((figure, i) => (
+        <td key={i} className="num">
+          {shown(figure)}
+        </td>
+      ))}
+    </tr>
+  );
 }
 
 /** Where each bag’s nitrogen is, week by week. */
@@ -64,44 +112,15 @@ export function CourseTable({
           </tr>
         </thead>
         <tbody>
-          {courses.map(({ product, run, available }) => {
-            const end = RELEASE_DAYS;
-            const number = numberOf(product.id);
-            return (
-              <tr key={product.id}>
-                <th scope="row" className="min-w-40">
-                  <svg width="26" height="8" aria-hidden="true" className="mr-1.5 inline">
-                    <path
-                      d="M0 4H26"
-                      stroke={styleOf(number - 1).ink}
-                      strokeWidth="2.5"
-                      strokeDasharray={styleOf(number - 1).dash}
-                    />
-                  </svg>
-                  {number} {product.name}
-                </th>
-                {SHOWN_WEEKS.map((w) => (
-                  <td key={w} className={`num ${(run.available[w * 7] ?? 0) < 0 ? 'text-beet' : ''}`}>
-                    {w === 26 ? (
-                      <>
-                        <FigureButton figure={available}>{percent(run.available[end])}</FigureButton>
-                        <BandWords band={bands[product.id]} />
-                      </>
-                    ) : (
-                      percent(run.available[w * 7])
-                    )}
-                  </td>
-                ))}
-                <td className="num">
-                  {percent((run.urea[end] ?? 0) + (run.coated[end] ?? 0) + (run.undecomposed[end] ?? 0))}
-                </td>
-                <td className="num">{percent((run.microbial[end] ?? 0) + (run.humus[end] ?? 0))}</td>
-                <td className="num">{percent((run.volatilised[end] ?? 0) + (run.denitrified[end] ?? 0))}</td>
-                {watered && <td className="num">{percent(run.leached[end])}</td>}
-                <td className="num">{percent(nitrogenBalance(run, end))}</td>
-              </tr>
-            );
-          })}
+          {courses.map((course) => (
+            <CourseRow
+              key={course.product.id}
+              course={course}
+              band={bands[course.product.id]}
+              number={numberOf(course.product.id)}
+              watered={watered}
+            />
+          ))}
         </tbody>
       </table>
     </div>
