@@ -174,6 +174,22 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
   },
 };
 
+// Who measured it, weighed it or read it off; a number the program worked out has none of these.
+const MEASURED_BY = /tape|the plot|report|water analysis|jar test|as typed|typed as|product record|sample/;
+test.each(Object.entries(SHOWN))(
+  '%s: nothing that was worked out is shown as measured, read or guessed',
+  (_where, shown) => {
+    for (const figure of shown().flatMap(everyFigure)) {
+      if (figure.how.kind !== 'literal') continue;
+      const { provenance, source } = figure.how;
+      if (provenance === 'measured') expect(source).toMatch(MEASURED_BY);
+      // What was read stands at the end of a working: nothing was put in to get it.
+      expect(source).not.toBe('');
+      expect('of' in figure.how).toBe(false);
+    }
+  },
+);
+
 test.each(Object.entries(SHOWN))('%s: the units of every working fit', (_where, shown) => {
   const figures = shown();
   expect(figures.length).toBeGreaterThan(0);

@@ -157,7 +157,7 @@ export const pHBuffering = (texture: Texture): Figure =>
     'class average; a measured figure in the soil report replaces it',
   );
 
-const wantedPH = (goal: number): Figure => literal('pH wanted', goal, PH, 'guess', 'as typed, in water');
+const wantedPH = (goal: number): Figure => literal('pH wanted', goal, PH, 'chosen', 'as typed, in water');
 /** A difference of which the part below zero is nothing to be done. */
 const notNegative = (figure: Figure): Figure =>
   figure.value.low >= 0

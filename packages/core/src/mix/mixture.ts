@@ -50,7 +50,7 @@ export interface Chosen {
 }
 
 const weight = (label: string, kg: number, chosen: Chosen | undefined): Figure =>
-  chosen ? solved(label, kg, 'kg', chosen) : literal(label, kg, 'kg', 'measured', 'the recipe');
+  chosen ? solved(label, kg, 'kg', chosen) : literal(label, kg, 'kg', 'chosen', 'the recipe');
 
 function nutrientOf(nutrient: Nutrient, components: readonly Weighed[], total: Figure): MixNutrient | undefined {
   const basis = labelBasis(nutrient);

@@ -1,4 +1,4 @@
-import { assumption, identified, literal, product as times, constant, type Figure } from '../figure/index.js';
+import { assumption, constant, identified, product as times, type Figure } from '../figure/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
 import { between, type Range } from '../quantity/index.js';
 import type { Crop } from './crop.js';
@@ -99,7 +99,3 @@ export function cropNeed(crop: Crop, nutrient: Nutrient): Figure | undefined {
         constant('g/m² per kg/ha', 0.1, 'g/m² per kg/ha', 'by definition'),
       ]);
 }
-
-/** A yield that was weighed or is hoped for. */
-export const ownYield = (tPerHa: number | Range, provenance: 'measured' | 'guess', source: string): Figure =>
-  literal('yield', tPerHa, 't/ha', provenance, source);

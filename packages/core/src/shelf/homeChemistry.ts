@@ -44,7 +44,7 @@ export const KITCHEN_SOLIDS: readonly KitchenSolid[] = [
 
 const CARBONATE_G_PER_MOL = 100.09;
 const CALCIUM_PER_CARBONATE = 40.078 / CARBONATE_G_PER_MOL;
-const typed = (label: string, value: number, unit: string): Figure => literal(label, value, unit, 'guess', 'as typed');
+const typed = (label: string, value: number, unit: string): Figure => literal(label, value, unit, 'chosen', 'as typed');
 
 export interface Extract {
   /** CaCO3 the acid could dissolve if there were enough, g. */

@@ -169,7 +169,7 @@ export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }
     mix.costPerKg &&
     times('Cost of the batch', inCurrency(currency), [
       mix.costPerKg,
-      literal('batch', batchKg, 'kg', 'measured', 'as typed'),
+      literal('batch', batchKg, 'kg', 'chosen', 'as typed'),
     ]);
   return (
     <div className="flex flex-col gap-5">
