@@ -79,9 +79,13 @@ test('pressing and typing anything anywhere never breaks a page, shows no number
     '/ground',
     '/ground/new',
     '/ground/causes',
+    '/ground/crops',
+    '/ground/crops/new?from=leek',
     '/book',
     ...(await ids('plots')).flatMap((id) =>
-      ['', '/weather', '/jars', '/soil/new'].map((page) => `/ground/${id}${page}`),
+      ['', '/seasons', '/programmes', '/programmes/new', '/weather', '/jars', '/soil/new'].map(
+        (page) => `/ground/${id}${page}`,
+      ),
     ),
     ...(await ids('products'))
       .slice(0, 3)

@@ -39,6 +39,7 @@ beforeAll(async () => {
     ].map((name) => ({ id: id(name), aside: false })),
   };
   const plot = (await list('plots')).find((p) => p.name === 'Ashlark Hollow, wheat strip')?.id;
+  const programme = (await list('programmes')).find((p) => p.name.startsWith('Meal at sowing'))?.id;
   Object.assign(VIEWS, {
     shelf: '/shelf',
     'a bag': `/shelf/${id('Hobbingate Steady Prills')}`,
@@ -55,6 +56,11 @@ beforeAll(async () => {
     'a soil report': `/ground/${plot}/soil/new`,
     weather: `/ground/${plot}/weather`,
     'jar tests': `/ground/${plot}/jars`,
+    seasons: `/ground/${plot}/seasons`,
+    crops: '/ground/crops',
+    'a crop': '/ground/crops/new?from=leek',
+    programmes: `/ground/${plot}/programmes`,
+    'a programme': `/ground/${plot}/programmes/${programme}`,
     book: '/book',
     ledgers: '/ledgers',
     elements: `/shelf/${id('Hollow Hen Pellets')}/elements`,
