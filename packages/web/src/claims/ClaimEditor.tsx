@@ -1,18 +1,17 @@
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { Trash2 } from 'lucide-react';
 import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
 import { analyteName, CROP_LIBRARY, judge, libraryCrop, type Nutrient } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { usePlotCrop, useShelfWith, type ShelfProduct } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
+import { FormActions } from '../ui/FormActions';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { Swatch } from '../ui/patterns';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import { claimText, readClaim, type ClaimText } from './claimText';
 import { JudgementSheet } from './JudgementSheet';
 
@@ -56,22 +55,16 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
           },
     [record, crop],
   );
-  const textForm = useTextForm<ClaimText, ClaimInput>({
-    Input: ClaimInput,
-    saved,
-    version: record?.version,
-    read: readClaim,
-    draft: `claim.${record?.id ?? 'new'}`,
-  });
-  const saving = useSaving({
+  const { form, edit } = useRecordForm<'claim', ClaimText>({
     kind: 'claim',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => readClaim(text).plain,
+    Input: ClaimInput,
+    record,
+    saved,
+    read: readClaim,
     nameOf: (c) => c.statement,
     onSaved: (c) => navigate(`/claims/${c.id}`, { flushSync: true }),
   });
-  const text = useWatch({ control: textForm.form.control }) as ClaimText;
+  const text = useWatch({ control: form.control }) as ClaimText;
   const judgement = useMemo(() => {
     const product = shelf.find((s) => s.record.id === text.productId)?.product;
     return product && judge(toClaim(readClaim(text).plain, product));
@@ -86,32 +79,17 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
       question="One sentence, one bag, one crop; the numbers answer as you type."
     >
       <EditForm<'claim', ClaimText>
-        textForm={textForm}
-        saving={saving.saving}
-        trouble={saving.trouble}
-        onSubmit={(e) => void saving.submit(e)}
-        onSaveOver={(newer) => void saving.saveOver(newer)}
+        {...edit}
         describe={(newer) => (
           <>
             Theirs, saved as version {newer.version}: “{newer.statement}”.
           </>
         )}
         actions={
-          <>
-            <button type="button" className="action" onClick={() => void navigate('/claims')}>
-              Back to the claims
-            </button>
-            {record && (
-              <button
-                type="button"
-                className="action ml-auto"
-                onClick={() => void takeOut(record, 'Took the claim out.')}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-                Take it out
-              </button>
-            )}
-          </>
+          <FormActions
+            back={{ to: '/claims', words: 'Back to the claims' }}
+            takeOut={record && { words: 'Take it out', run: () => void takeOut(record, 'Took the claim out.') }}
+          />
         }
       >
         <div className="flex flex-col gap-3">

@@ -3,18 +3,17 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { PlotInput, toShape, toSite, type PlotRecord } from '@wheat-ledger/contract';
 import { MEDIA, MEDIUM_NAMES, TEXTURES } from '@wheat-ledger/core';
-import { Trash2 } from 'lucide-react';
 import { useRecords } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { usePlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
+import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import { PlotDrawing } from './PlotDrawing';
 import { ShapeFields } from './ShapeFields';
 import { SoilReports } from './SoilReports';
@@ -28,50 +27,35 @@ function PlotForm({ record }: { record?: PlotRecord }) {
   const dispatch = useAppDispatch();
   const takeOut = useTakeOut('plot', '/ground');
   const saved = useMemo(() => (record ? plotText(record) : blankPlot()), [record]);
-  const textForm = useTextForm<PlotText, PlotInput>({
-    Input: PlotInput,
-    saved,
-    version: record?.version,
-    read: readPlot,
-    draft: `plot.${record?.id ?? 'new'}`,
-  });
-  const saving = useSaving({
+  const { form, edit } = useRecordForm<'plot', PlotText>({
     kind: 'plot',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => readPlot(text).plain,
+    Input: PlotInput,
+    record,
+    saved,
+    read: readPlot,
     nameOf: (p) => p.name,
     onSaved: (p) => {
       dispatch(settingsSlice.actions.changed({ plotId: p.id }));
       return navigate(`/ground/${p.id}${record ? '' : '/seasons'}`, { flushSync: true });
     },
   });
-  const text = useWatch({ control: textForm.form.control }) as PlotText;
+  const text = useWatch({ control: form.control }) as PlotText;
   const { plain, problems } = useMemo(() => readPlot(text), [text]);
   return (
     <>
       <EditForm<'plot', PlotText>
-        textForm={textForm}
-        saving={saving.saving}
-        trouble={saving.trouble}
-        onSubmit={(e) => void saving.submit(e)}
-        onSaveOver={(newer) => void saving.saveOver(newer)}
+        {...edit}
         describe={(newer) => (
           <>
             Theirs, saved as version {newer.version}: “{newer.name}”, {newer.areaM2} m².
           </>
         )}
         actions={
-          record && (
-            <button
-              type="button"
-              className="action ml-auto"
-              onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
-            >
-              <Trash2 size={16} aria-hidden="true" />
-              Take this plot out
-            </button>
-          )
+          <FormActions
+            takeOut={
+              record && { words: 'Take this plot out', run: () => void takeOut(record, `Took “${record.name}” out.`) }
+            }
+          />
         }
       >
         <FormPart title="The plot">
@@ -130,8 +114,8 @@ function PlotForm({ record }: { record?: PlotRecord }) {
             <PlotDrawing
               shape={toShape(plain.shape)}
               onTurns={({ inward, outline }) => {
-                textForm.form.setValue('inward', inward, { shouldDirty: true });
-                textForm.form.setValue('outline', outline, { shouldDirty: true });
+                form.setValue('inward', inward, { shouldDirty: true });
+                form.setValue('outline', outline, { shouldDirty: true });
               }}
             />
           </MarginNote>

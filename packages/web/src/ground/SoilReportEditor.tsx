@@ -17,12 +17,12 @@ import {
 import { useRecords } from '../app/api';
 import { ofPlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
+import { FormActions } from '../ui/FormActions';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilFigureText, type SoilText } from './soilText';
 
 const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE_NAMES[a] }));
@@ -172,18 +172,13 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
   const takeOut = useTakeOut('soil', back);
   const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);
-  const textForm = useTextForm<SoilText, SoilReportInput>({
-    Input: SoilReportInput,
-    saved,
-    version: record?.version,
-    read,
-    draft: `soil.${record?.id ?? `new.${plot.id}`}`,
-  });
-  const saving = useSaving({
+  const { edit } = useRecordForm<'soil', SoilText>({
     kind: 'soil',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => read(text).plain,
+    Input: SoilReportInput,
+    record,
+    saved,
+    read: read,
+    draftOfNew: `new.${plot.id}`,
     nameOf: (r) => r.name,
     onSaved: () => navigate(back),
   });
@@ -193,11 +188,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
       question={`What was found in ${plot.name}, and by which method.`}
     >
       <EditForm<'soil', SoilText>
-        textForm={textForm}
-        saving={saving.saving}
-        trouble={saving.trouble}
-        onSubmit={(e) => void saving.submit(e)}
-        onSaveOver={(newer) => void saving.saveOver(newer)}
+        {...edit}
         describe={(newer) => (
           <>
             Theirs, saved as version {newer.version}: “{newer.name}”, {newer.figures.length} figures.
@@ -209,22 +200,17 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
               type="button"
               className="action"
               onClick={() => {
-                textForm.discardDraft();
+                edit.textForm.discardDraft();
                 void navigate(back);
               }}
             >
               Leave without saving
             </button>
-            {record && (
-              <button
-                type="button"
-                className="action ml-auto"
-                onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-                Take it out
-              </button>
-            )}
+            <FormActions
+              takeOut={
+                record && { words: 'Take it out', run: () => void takeOut(record, `Took “${record.name}” out.`) }
+              }
+            />
           </>
         }
       >

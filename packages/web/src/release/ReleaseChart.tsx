@@ -12,6 +12,7 @@ import {
 } from 'recharts';
 import { formatNumber } from '@wheat-ledger/core';
 import { spread } from '../ui/spread';
+import { nitrogenAxis, WEEK_AXIS } from '../ui/weekAxes';
 import type { Count, Course, WeekPoint } from './series';
 
 /** Lines are told apart by dash and mark first, and by the number of the bag on the bench. */
@@ -69,34 +70,8 @@ export const ReleaseChart = memo(function ReleaseChart({ points, courses, number
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={[...points]} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
-          <XAxis
-            dataKey="week"
-            type="number"
-            domain={[0, LAST]}
-            ticks={[0, 4, 8, 12, 16, 20, 24, 26]}
-            stroke="var(--faint)"
-            tick={{ fontSize: 13 }}
-            label={{
-              value: 'weeks after planting',
-              position: 'insideBottom',
-              offset: -10,
-              fill: 'var(--faint)',
-              fontSize: 13,
-            }}
-          />
-          <YAxis
-            stroke="var(--faint)"
-            tick={{ fontSize: 13 }}
-            width={52}
-            label={{
-              value: count === 'weekly' ? 'kg N/ha a week' : 'kg N/ha',
-              angle: -90,
-              position: 'insideLeft',
-              fill: 'var(--faint)',
-              fontSize: 13,
-              dy: 30,
-            }}
-          />
+          <XAxis {...WEEK_AXIS} ticks={[...WEEK_AXIS.ticks]} />
+          <YAxis {...nitrogenAxis(count === 'weekly' ? 'kg N/ha a week' : 'kg N/ha')} />
           <Tooltip
             isAnimationActive={false}
             content={({ active, payload, label }) =>

@@ -1,17 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { CropInput, toCrop, type CropRecord } from '@wheat-ledger/contract';
 import { analyteName, CROP_LIBRARY, type Crop } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
+import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
 import { blankCrop, CROP_NUTRIENTS, cropHints, cropText, rangeText, readCrop, type CropText } from './cropText';
 
@@ -185,22 +185,16 @@ function CropForm({ record, from }: { record?: CropRecord; from?: string }) {
   const navigate = useNavigate();
   const takeOut = useTakeOut('crop', '/ground/crops');
   const saved = useMemo(() => (record ? cropText(record) : blankCrop(from ?? '')), [record, from]);
-  const textForm = useTextForm<CropText, CropInput>({
-    Input: CropInput,
-    saved,
-    version: record?.version,
-    read: readCrop,
-    draft: `crop.${record?.id ?? 'new'}`,
-  });
-  const saving = useSaving({
+  const { form, edit } = useRecordForm<'crop', CropText>({
     kind: 'crop',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => readCrop(text).plain,
+    Input: CropInput,
+    record,
+    saved,
+    read: readCrop,
     nameOf: (c) => c.name,
     onSaved: (c) => navigate(`/ground/crops/${c.id}`, { flushSync: true }),
   });
-  const text = useWatch({ control: textForm.form.control }) as CropText;
+  const text = useWatch({ control: form.control }) as CropText;
   const hints = useMemo(() => cropHints(text.basedOn), [text.basedOn]);
   const { plain, problems } = useMemo(() => readCrop(text), [text]);
   return (
@@ -209,32 +203,17 @@ function CropForm({ record, from }: { record?: CropRecord; from?: string }) {
       question="What you have measured stands; the rest is the library’s."
     >
       <EditForm<'crop', CropText>
-        textForm={textForm}
-        saving={saving.saving}
-        trouble={saving.trouble}
-        onSubmit={(e) => void saving.submit(e)}
-        onSaveOver={(newer) => void saving.saveOver(newer)}
+        {...edit}
         describe={(newer) => (
           <>
             Theirs, saved as version {newer.version}: “{newer.name}”.
           </>
         )}
         actions={
-          <>
-            <button type="button" className="action" onClick={() => void navigate('/ground/crops')}>
-              Back to the crops
-            </button>
-            {record && (
-              <button
-                type="button"
-                className="action ml-auto"
-                onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-                Take it out
-              </button>
-            )}
-          </>
+          <FormActions
+            back={{ to: '/ground/crops', words: 'Back to the crops' }}
+            takeOut={record && { words: 'Take it out', run: () => void takeOut(record, `Took “${record.name}” out.`) }}
+          />
         }
       >
         <FormPart title="The crop">

@@ -11,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { formatNumber, weekly, type ProgrammeRelease } from '@wheat-ledger/core';
+import { nitrogenAxis, WEEK_AXIS } from '../ui/weekAxes';
 
 const LINES = [
   { key: 'given', name: 'given', dash: '2 4', ink: 'var(--faint)' },
@@ -46,27 +47,8 @@ export const ProgrammeChart = memo(function ProgrammeChart({ release }: { releas
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={points} margin={{ top: 12, right: 26, bottom: 18, left: 6 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
-          <XAxis
-            dataKey="week"
-            type="number"
-            domain={[0, 26]}
-            ticks={[0, 4, 8, 12, 16, 20, 24, 26]}
-            stroke="var(--faint)"
-            tick={{ fontSize: 13 }}
-            label={{
-              value: 'weeks after planting',
-              position: 'insideBottom',
-              offset: -10,
-              fill: 'var(--faint)',
-              fontSize: 13,
-            }}
-          />
-          <YAxis
-            stroke="var(--faint)"
-            tick={{ fontSize: 13 }}
-            width={52}
-            label={{ value: 'kg N/ha', angle: -90, position: 'insideLeft', fill: 'var(--faint)', fontSize: 13, dy: 30 }}
-          />
+          <XAxis {...WEEK_AXIS} ticks={[...WEEK_AXIS.ticks]} />
+          <YAxis {...nitrogenAxis('kg N/ha')} />
           <Tooltip
             isAnimationActive={false}
             formatter={(value) => `${formatNumber(Number(value))} kg N/ha`}

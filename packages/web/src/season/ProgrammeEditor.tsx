@@ -15,16 +15,16 @@ import {
 import { useRecords } from '../app/api';
 import { ofPlot, useSeasons, type ChosenSeason } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
+import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField, type Option } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { usePlotPage } from '../ui/usePlotPage';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTask, type Job } from '../ui/useTask';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import type { ReleaseWorker } from '../workers/release.worker';
 import { dosedPlot } from './dosedPlot';
 import { ChartKey, ProgrammeChart } from './ProgrammeChart';
@@ -129,22 +129,17 @@ function ProgrammeForm({
     (): ProgrammeText => (record ? programmeText(record) : { name: '', note: '', rows: [] }),
     [record],
   );
-  const textForm = useTextForm<ProgrammeText, ProgrammeInput>({
-    Input: ProgrammeInput,
-    saved,
-    version: record?.version,
-    read: (text) => readProgramme(text, ground),
-    draft: `programme.${record?.id ?? `new.${open.record.id}`}`,
-  });
-  const saving = useSaving({
+  const { form, edit } = useRecordForm<'programme', ProgrammeText>({
     kind: 'programme',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => readProgramme(text, ground).plain,
+    Input: ProgrammeInput,
+    record,
+    saved,
+    read: (text) => readProgramme(text, ground),
+    draftOfNew: `new.${open.record.id}`,
     nameOf: (p) => p.name,
     onSaved: (p) => navigate(`${back}/${p.id}`, { flushSync: true }),
   });
-  const text = useWatch({ control: textForm.form.control }) as ProgrammeText;
+  const text = useWatch({ control: form.control }) as ProgrammeText;
   const { plain, problems } = useMemo(() => readProgramme(text, ground), [text, ground]);
   const applications = plain.applications.length > 0 ? plain.applications : NO_APPLICATIONS;
   const { doings, shelf, recipes } = useDoings(applications);
@@ -170,32 +165,17 @@ function ProgrammeForm({
     <>
       <SeasonLine season={open.season} rows={reckoned.rows} />
       <EditForm<'programme', ProgrammeText>
-        textForm={textForm}
-        saving={saving.saving}
-        trouble={saving.trouble}
-        onSubmit={(e) => void saving.submit(e)}
-        onSaveOver={(newer) => void saving.saveOver(newer)}
+        {...edit}
         describe={(newer) => (
           <>
             Theirs, saved as version {newer.version}: “{newer.name}”, {newer.applications.length} rows.
           </>
         )}
         actions={
-          <>
-            <button type="button" className="action" onClick={() => void navigate(back)}>
-              Back to the programmes
-            </button>
-            {record && (
-              <button
-                type="button"
-                className="action ml-auto"
-                onClick={() => void takeOut(record, `Took “${record.name}” out.`)}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-                Take it out
-              </button>
-            )}
-          </>
+          <FormActions
+            back={{ to: back, words: 'Back to the programmes' }}
+            takeOut={record && { words: 'Take it out', run: () => void takeOut(record, `Took “${record.name}” out.`) }}
+          />
         }
       >
         <FormPart title="What is given">

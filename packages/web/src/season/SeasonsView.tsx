@@ -14,9 +14,8 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
 import { Empty, Sheet } from '../ui/Sheet';
 import { usePlotPage } from '../ui/usePlotPage';
-import { useSaving } from '../ui/useSaving';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTextForm } from '../ui/textForm';
+import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
 import { blankSeason, readSeason, seasonText, shareWords, type SeasonText } from './seasonText';
 
@@ -36,18 +35,13 @@ function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeas
   const dispatch = useAppDispatch();
   const record = open?.record;
   const saved = useMemo(() => (record ? seasonText(record) : blankSeason(format(new Date(), 'yyyy-MM-dd'))), [record]);
-  const textForm = useTextForm<SeasonText, SeasonInput>({
-    Input: SeasonInput,
-    saved,
-    version: record?.version,
-    read: (text) => readSeason(text, plot),
-    draft: `season.${record?.id ?? `new.${plot.id}`}`,
-  });
-  const saving = useSaving({
+  const { edit } = useRecordForm<'season', SeasonText>({
     kind: 'season',
-    textForm,
-    existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => readSeason(text, plot).plain,
+    Input: SeasonInput,
+    record,
+    saved,
+    read: (text) => readSeason(text, plot),
+    draftOfNew: `new.${plot.id}`,
     nameOf: (s) => `the season from ${printDay(s.from)}`,
     onSaved: (s) => {
       dispatch(settingsSlice.actions.changed({ seasonId: s.id }));
@@ -57,11 +51,7 @@ function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeas
   const options = useCropOptions();
   return (
     <EditForm<'season', SeasonText>
-      textForm={textForm}
-      saving={saving.saving}
-      trouble={saving.trouble}
-      onSubmit={(e) => void saving.submit(e)}
-      onSaveOver={(newer) => void saving.saveOver(newer)}
+      {...edit}
       describe={(newer) => (
         <>
           Theirs, saved as version {newer.version}, begins on {printDay(newer.from)}.

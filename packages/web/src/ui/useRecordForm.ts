@@ -1,0 +1,57 @@
+import type { FormEvent } from 'react';
+import type { FieldValues } from 'react-hook-form';
+import type { InputOf, Kept, ReadText, RecordKind, RecordOf } from '@wheat-ledger/contract';
+import { useSaving } from './useSaving';
+import { useTextForm } from './textForm';
+
+interface RecordForm<K extends RecordKind, Text extends FieldValues> {
+  readonly kind: K;
+  readonly Input: new () => InputOf<K>;
+  /** The record that is changed; missing for a new one. */
+  readonly record: Pick<Kept, 'id' | 'version'> | undefined;
+  readonly saved: Text;
+  readonly read: (text: Text) => ReadText & { readonly plain: InputOf<K> };
+  /** What the draft of a new record is kept under. */
+  readonly draftOfNew?: string;
+  readonly nameOf: (record: RecordOf<K>) => string;
+  readonly onSaved: (record: RecordOf<K>) => void | Promise<void>;
+}
+
+/** A record as a form of typed text: its draft, its checks, and how it is saved. */
+export function useRecordForm<K extends RecordKind, Text extends FieldValues>({
+  kind,
+  Input,
+  record,
+  saved,
+  read,
+  draftOfNew = 'new',
+  nameOf,
+  onSaved,
+}: RecordForm<K, Text>) {
+  const textForm = useTextForm<Text, InputOf<K>>({
+    Input,
+    saved,
+    version: record?.version,
+    read,
+    draft: `${kind}.${record?.id ?? draftOfNew}`,
+  });
+  const { saving, trouble, submit, saveOver } = useSaving({
+    kind,
+    textForm,
+    existing: record && { id: record.id, version: textForm.base ?? record.version },
+    toInput: (text) => read(text).plain,
+    nameOf,
+    onSaved,
+  });
+  return {
+    form: textForm.form,
+    /** What `EditForm` needs. */
+    edit: {
+      textForm,
+      saving,
+      trouble,
+      onSubmit: (event: FormEvent) => void submit(event),
+      onSaveOver: (newer: Pick<Kept, 'id' | 'version'>) => void saveOver(newer),
+    },
+  };
+}
