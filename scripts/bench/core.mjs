@@ -57,7 +57,9 @@ export async function benchRanking(core) {
 }
 
 export async function benchRelease(core, contract, demo) {
-  const site = contract.toSite(demo.PLOTS[0]);
+  const [plot] = demo.PLOTS;
+  const season = contract.toSeason(demo.SEASONS.filter((s) => s.plot === plot.name).at(-1));
+  const site = { ...contract.toSite(plot), season };
   const products = demo.PRODUCTS.map((p) => contract.toProduct(p, p.name))
     .filter((p) => core.nitrogenPools(p).kind === 'pools')
     .slice(0, 8);

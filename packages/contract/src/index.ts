@@ -24,6 +24,7 @@ export * from './exchange.js';
 export * from './validate.js';
 export * from './ofToday.js';
 export * from './toCore.js';
+export * from './claimToCore.js';
 export * from './productProblems.js';
 export * from './seasonProblems.js';
 export * from './soilProblems.js';

@@ -1,6 +1,5 @@
 import {
   type AnalysisFigure,
-  type Claim,
   type DailyLog,
   type DeclaredValue,
   type Direction,
@@ -12,8 +11,6 @@ import {
   type StockMovement,
   type TemperatureRecord,
 } from '@wheat-ledger/core';
-import { cropOfSeason } from './seasonToCore.js';
-import type { ClaimInput } from './claim.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
 import type { MovementInput } from './movement.js';
@@ -86,14 +83,6 @@ export const toSite = (plot: PlotInput, loggers: readonly LoggerInput[] = []): S
   temperature: toTemperature(plot.temperature),
   climate: plot.climate ?? undefined,
   logged: loggers.map(toLog),
-});
-
-/** A claim as the core judges it, with its product in full. */
-export const toClaim = (input: Pick<ClaimInput, 'statement' | 'crop' | 'needs'>, product: Product): Claim => ({
-  statement: input.statement,
-  product,
-  needs: input.needs,
-  crop: cropOfSeason({ crop: input.crop }, []),
 });
 
 /** A soil report as the core reads it. */

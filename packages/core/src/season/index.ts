@@ -14,6 +14,7 @@ export {
   type UptakeCourse,
 } from './crop.js';
 export { CROP_LIBRARY, libraryCrop } from './library/index.js';
+export { CROP_NAMES } from './library/names.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake } from './uptake.js';
 export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
 export { type Doing, type Reckoned, type ReckonedRow, reckon, type Total } from './programme.js';

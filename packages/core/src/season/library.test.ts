@@ -1,6 +1,7 @@
 import { compoundPerElement } from '../nutrient/index.js';
 import type { Range } from '../quantity/index.js';
 import { CROP_LIBRARY, libraryCrop } from './library/index.js';
+import { CROP_NAMES } from './library/names.js';
 import { CROP_GROUPS } from './crop.js';
 import { cropRemoval, cropUptake } from './uptake.js';
 
@@ -11,6 +12,8 @@ test('there are at least sixty, under their own names, in every group', () => {
   expect(new Set(CROP_LIBRARY.map((c) => c.name)).size).toBe(CROP_LIBRARY.length);
   expect(new Set(CROP_LIBRARY.map((c) => c.group))).toEqual(new Set(CROP_GROUPS));
   expect(libraryCrop('no such')).toBeUndefined();
+  expect(Object.keys(CROP_NAMES).sort()).toEqual(CROP_LIBRARY.map((c) => c.key).sort());
+  expect(libraryCrop('leek')?.name).toBe('Leeks');
 });
 
 test.each(CROP_LIBRARY.map((c) => [c.name, c] as const))('%s is sane', (_name, crop) => {

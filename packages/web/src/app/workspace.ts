@@ -1,13 +1,6 @@
 import { useMemo } from 'react';
-import {
-  toProduct,
-  toSeason,
-  toSite,
-  type PlotRecord,
-  type ProductRecord,
-  type SeasonRecord,
-} from '@wheat-ledger/contract';
-import type { Crop, Product, Season, SiteInSeason } from '@wheat-ledger/core';
+import { toProduct, type PlotRecord, type ProductRecord, type SeasonRecord } from '@wheat-ledger/contract';
+import type { Product } from '@wheat-ledger/core';
 import { useRecords } from './api';
 import { useAppSelector } from './store';
 
@@ -80,49 +73,18 @@ export function usePlot(): { readonly plot: PlotRecord | undefined; readonly plo
   return useMemo(() => ({ plots, plot: plots.find((p) => p.id === plotId) ?? plots[0] }), [plots, plotId]);
 }
 
-export interface ChosenSeason {
-  readonly record: SeasonRecord;
-  readonly season: Season;
-}
-
-/** A plot's seasons, the newest first, and the one that is looked at: that chosen, or the newest. */
-export function useSeasons(plotId: string | undefined): {
-  readonly seasons: readonly ChosenSeason[];
-  readonly chosen: ChosenSeason | undefined;
+/** A plot's season records, the newest first, and the one that is looked at: that chosen, or the newest. */
+export function useSeasonRecords(plotId: string | undefined): {
+  readonly records: readonly SeasonRecord[];
+  readonly chosen: SeasonRecord | undefined;
   readonly isLoading: boolean;
 } {
-  const { records, isLoading } = useRecords('season', ofPlot(plotId));
-  const { records: crops, isLoading: cropsLoading } = useRecords('crop');
+  const { records: kept, isLoading } = useRecords('season', ofPlot(plotId));
   const seasonId = useAppSelector((s) => s.settings.seasonId);
   return useMemo(() => {
-    const seasons = [...records]
-      .sort((a, b) => (a.from < b.from ? 1 : -1))
-      .map((record): ChosenSeason => ({ record, season: toSeason(record, crops) }));
-    return {
-      seasons,
-      chosen: seasons.find((s) => s.record.id === seasonId) ?? seasons[0],
-      isLoading: isLoading || cropsLoading,
-    };
-  }, [records, crops, seasonId, isLoading, cropsLoading]);
-}
-
-/** The crop of the season that is looked at. */
-export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly crop: Crop | undefined } {
-  const { plot } = usePlot();
-  const { chosen } = useSeasons(plot?.id);
-  return { plot, crop: chosen?.season.crop };
-}
-
-/** The chosen plot in its season as the core computes with it, what its loggers wrote included; no site where no season says what grows. */
-export function useSite() {
-  const { plot } = usePlot();
-  const { chosen } = useSeasons(plot?.id);
-  const { records: logs } = useRecords('logger', ofPlot(plot?.id));
-  const site = useMemo(
-    (): SiteInSeason | undefined => plot && chosen && { ...toSite(plot, logs), season: chosen.season },
-    [plot, chosen, logs],
-  );
-  return { plot, crop: chosen?.season.crop, site };
+    const records = [...kept].sort((a, b) => (a.from < b.from ? 1 : -1));
+    return { records, chosen: records.find((s) => s.id === seasonId) ?? records[0], isLoading };
+  }, [kept, seasonId, isLoading]);
 }
 
 /** Asks for what belongs to a plot, once it is known which. */

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { Keyboard } from 'lucide-react';
 import { toSite } from '@wheat-ledger/contract';
-import { formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
-import { useLedgersQuery } from '../app/api';
+import { CROP_NAMES, formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
+import { useLedgersQuery, useRecords } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
-import { usePlot, useSeasons } from '../app/workspace';
+import { usePlot, useSeasonRecords } from '../app/workspace';
 import { LedgerSwitch } from './LedgerSwitch';
 import { FindField, UnitsButton } from './OnDemand';
 
@@ -18,11 +18,13 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
 export function PlotLine({ onKeys }: { onKeys: () => void }) {
   const { plot, plots } = usePlot();
-  const { chosen } = useSeasons(plot?.id);
+  const { chosen } = useSeasonRecords(plot?.id);
+  const { records: own } = useRecords('crop');
+  const crop = chosen && (own.find((c) => c.id === chosen.cropId)?.name ?? CROP_NAMES[chosen.crop ?? ''] ?? '');
   const dispatch = useAppDispatch();
   // Where there are several ledgers, theirs is the name that matters, and the line has no room for all.
   const several = (useLedgersQuery().data ?? []).length > 1;
-  const warmth = plot && chosen && siteSoilTemperature(toSite(plot), chosen.season.from, 1)[0];
+  const warmth = plot && chosen && siteSoilTemperature(toSite(plot), chosen.from, 1)[0];
   return (
     <header className="no-print flex flex-wrap items-center gap-x-2.5 gap-y-1.5 border-b-[3px] border-double border-line-strong bg-paper px-3 py-2">
       <Link to="/shelf" className="mr-2 flex items-center gap-2 font-slab text-lg font-bold">
@@ -47,9 +49,9 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
           <span className="hidden flex-wrap items-center gap-2.5 md:flex">
             <Chip>{formatGiven(plot.areaM2)} m²</Chip>
             <Chip>
-              {chosen ? (
-                <span className="inline-block max-w-36 truncate align-bottom" title={chosen.season.crop.name}>
-                  {chosen.season.crop.name}
+              {crop !== undefined ? (
+                <span className="inline-block max-w-36 truncate align-bottom" title={crop}>
+                  {crop}
                 </span>
               ) : (
                 <Link to={`/ground/${plot.id}/seasons`} className="plain">

@@ -11,7 +11,7 @@ import {
 } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
-import { useSite } from '../app/workspace';
+import { useSite } from '../app/seasons';
 import { useSoilPH } from './useSoil';
 
 /** Where the chosen plot's pH keeps a nutrient from roots, that is mended before it is fed. */

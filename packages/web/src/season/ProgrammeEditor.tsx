@@ -13,7 +13,8 @@ import {
   type SiteInSeason,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { ofPlot, useSeasons, type ChosenSeason } from '../app/workspace';
+import { useSeasons, type ChosenSeason } from '../app/seasons';
+import { ofPlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField, type Option } from '../ui/Field';

@@ -7,7 +7,7 @@ import { CROP_LIBRARY, printDay } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
-import { useSeasons, type ChosenSeason } from '../app/workspace';
+import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';

@@ -16,7 +16,7 @@ import {
   type ElementRow,
   type Product,
 } from '@wheat-ledger/core';
-import { usePlotCrop } from '../app/workspace';
+import { usePlotCrop } from '../app/seasons';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';

@@ -11,6 +11,8 @@ import type {
   UptakeCourse,
 } from '../crop.js';
 
+import { CROP_NAMES } from './names.js';
+
 /** Middles of N, P, K, Ca, Mg and S; the rest of a shorter list is not known. */
 type Six = readonly number[];
 const SIX = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const;
@@ -49,7 +51,6 @@ const spreadOut = (
 
 /** A crop as the tables write it: middles, from which the class's spread makes ranges, or ranges of its own. */
 export interface CropRow {
-  readonly name: string;
   readonly group: CropGroup;
   /** t/ha fresh: least, usual, most. */
   readonly yieldT?: readonly [number, number, number];
@@ -105,7 +106,7 @@ export function toCrop(key: string, row: CropRow): Crop {
   const { uptake = [], removed = [], tissue } = row;
   return {
     key,
-    name: row.name,
+    name: CROP_NAMES[key] ?? key,
     group: row.group,
     yieldTPerHa: row.yieldT && between(...row.yieldT),
     uptakeKgPerHa: isList(uptake) ? spreadOut(uptake, UPTAKE_SPREAD) : uptake,

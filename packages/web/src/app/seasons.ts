@@ -1,0 +1,47 @@
+import { useMemo } from 'react';
+import { toSeason, toSite, type PlotRecord, type SeasonRecord } from '@wheat-ledger/contract';
+import type { Crop, Season, SiteInSeason } from '@wheat-ledger/core';
+import { useRecords } from './api';
+import { ofPlot, usePlot, useSeasonRecords } from './workspace';
+
+export interface ChosenSeason {
+  readonly record: SeasonRecord;
+  readonly season: Season;
+}
+
+/** A plot's seasons, the newest first, and the one that is looked at: that chosen, or the newest. */
+export function useSeasons(plotId: string | undefined): {
+  readonly seasons: readonly ChosenSeason[];
+  readonly chosen: ChosenSeason | undefined;
+  readonly isLoading: boolean;
+} {
+  const { records, chosen, isLoading } = useSeasonRecords(plotId);
+  const { records: crops, isLoading: cropsLoading } = useRecords('crop');
+  return useMemo(() => {
+    const seasons = records.map((record): ChosenSeason => ({ record, season: toSeason(record, crops) }));
+    return {
+      seasons,
+      chosen: seasons.find((s) => s.record === chosen),
+      isLoading: isLoading || cropsLoading,
+    };
+  }, [records, chosen, crops, isLoading, cropsLoading]);
+}
+
+/** The crop of the season that is looked at. */
+export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly crop: Crop | undefined } {
+  const { plot } = usePlot();
+  const { chosen } = useSeasons(plot?.id);
+  return { plot, crop: chosen?.season.crop };
+}
+
+/** The chosen plot in its season as the core computes with it, what its loggers wrote included; no site where no season says what grows. */
+export function useSite() {
+  const { plot } = usePlot();
+  const { chosen } = useSeasons(plot?.id);
+  const { records: logs } = useRecords('logger', ofPlot(plot?.id));
+  const site = useMemo(
+    (): SiteInSeason | undefined => plot && chosen && { ...toSite(plot, logs), season: chosen.season },
+    [plot, chosen, logs],
+  );
+  return { plot, crop: chosen?.season.crop, site };
+}
