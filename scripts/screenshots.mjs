@@ -60,6 +60,8 @@ const settled = async (page) => {
   await new Promise((r) => setTimeout(r, 450));
 };
 const bandsDone = async (page) => {
+  // The table tells a band in words once it is there.
+  await page.waitForSelector('[data-testid=release-table] td.num div', { timeout: 60_000 });
   // The courses come first and the bands after a rest, so it has to stay quiet for a moment.
   for (let quiet = 0; quiet < 3; quiet++) {
     await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });

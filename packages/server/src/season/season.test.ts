@@ -135,6 +135,23 @@ test('a programme of what is not here, or that cannot be, is refused at its plac
   ]);
 });
 
+test('a programme copied to another ledger brings its season, plot, crop and bags', async () => {
+  const crop = await keep('crops', { name: 'Travelling leeks', basedOn: 'leek', note: '' });
+  const seasonId = (await keep('seasons', season({ crop: undefined, cropId: crop.id }))).id;
+  const made = await keep('programmes', { name: 'To go', seasonId, note: '', applications: [giving()] });
+  const { body: other } = await t.http.post('/api/v1/ledgers').send({ name: 'Next door' }).expect(201);
+  const there = `/api/v1/ledgers/${other.slug}`;
+  const ask = { from: 'home', kind: 'programme', id: made.id };
+  const { body: done } = await t.http.post(`${there}/copies`).send(ask).expect(201);
+  // The programme, its season, plot, crop and bag.
+  expect(done).toMatchObject({ added: 5, alreadyHere: 0 });
+  const { body: copy } = await t.http.get(`${there}/programmes/${done.id}`).expect(200);
+  await t.http.get(`${there}/products/${copy.applications[0].productId}`).expect(200);
+  const { body: grown } = await t.http.get(`${there}/seasons/${copy.seasonId}`).expect(200);
+  await t.http.get(`${there}/crops/${grown.cropId}`).expect(200);
+  await t.http.get(`${there}/plots/${grown.plotId}`).expect(200);
+});
+
 test('own crops, seasons and programmes go out and come back as they were', async () => {
   const { body: file } = await t.http.get('/api/v1/workspace/export').expect(200);
   expect([file.crops.length > 0, file.seasons.length > 2, file.programmes.length > 0]).toEqual([true, true, true]);

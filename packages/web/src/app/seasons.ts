@@ -18,11 +18,13 @@ export function useSeasons(plotId: string | undefined): {
   const { records, chosen, isLoading } = useSeasonRecords(plotId);
   const { records: crops, isLoading: cropsLoading } = useRecords('crop');
   return useMemo(() => {
+    // Until the own crops are there, a season of one would pass for a crop nobody knows, and be worked out twice.
+    if (cropsLoading) return { seasons: [], chosen: undefined, isLoading: true };
     const seasons = records.map((record): ChosenSeason => ({ record, season: toSeason(record, crops) }));
     return {
       seasons,
       chosen: seasons.find((s) => s.record === chosen),
-      isLoading: isLoading || cropsLoading,
+      isLoading,
     };
   }, [records, chosen, crops, isLoading, cropsLoading]);
 }

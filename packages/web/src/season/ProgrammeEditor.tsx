@@ -15,6 +15,7 @@ import {
 import { useRecords } from '../app/api';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { ofPlot } from '../app/workspace';
+import { CopyTo } from '../ui/CopyTo';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField, type Option } from '../ui/Field';
@@ -173,10 +174,15 @@ function ProgrammeForm({
           </>
         )}
         actions={
-          <FormActions
-            back={{ to: back, words: 'Back to the programmes' }}
-            takeOut={record && { words: 'Take it out', run: () => void takeOut(record, `Took “${record.name}” out.`) }}
-          />
+          <>
+            {record && <CopyTo kind="programme" id={record.id} />}
+            <FormActions
+              back={{ to: back, words: 'Back to the programmes' }}
+              takeOut={
+                record && { words: 'Take it out', run: () => void takeOut(record, `Took “${record.name}” out.`) }
+              }
+            />
+          </>
         }
       >
         <FormPart title="What is given">
