@@ -43,7 +43,7 @@ const LABEL_GAP = 13;
 /** How far down each line's number moves so that numbers at the right edge do not cover each other, in pixels. */
 function labelShifts(points: readonly WeekPoint[], courses: readonly Course[]): ReadonlyMap<string, number> {
   const every = points.flatMap((p) =>
-    Object.entries(p).flatMap(([key, v]) => (key === 'week' ? [] : typeof v === 'number' ? [v] : [...v])),
+    Object.entries(p).flatMap(([key, v]) => (key === 'week' ? [] : typeof v === 'number' ? [v] : [...(v ?? [])])),
   );
   const span = Math.max(...every, 1) - Math.min(...every, 0);
   const last = points[LAST];

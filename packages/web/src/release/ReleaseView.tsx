@@ -16,8 +16,10 @@ import { TaskNote } from '../ui/TaskNote';
 import { useReleases, type Bands } from './useReleases';
 
 const MOST_DOSE = 1000;
+/** What is followed where nothing is typed and the crop's uptake is not known, kg N/ha. */
+const USUAL_DOSE = 100;
 
-function DoseField({ dose, usual }: { dose: number; usual: number }) {
+function DoseField({ dose, usual }: { dose: number; usual: number | undefined }) {
   const dispatch = useAppDispatch();
   const [text, setText] = useState(String(dose));
   const read = parseNumber(text);
@@ -39,7 +41,9 @@ function DoseField({ dose, usual }: { dose: number; usual: number }) {
       />
       <span className={fits ? '' : 'text-beet'}>
         {fits
-          ? `the crop takes up about ${formatNumber(usual)}`
+          ? usual === undefined
+            ? 'what the crop takes up is not known'
+            : `the crop takes up about ${formatNumber(usual)}`
           : `Read “${text}”, expected more than 0 and at most ${MOST_DOSE}.`}
       </span>
     </label>
@@ -55,9 +59,9 @@ export function ReleaseView() {
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');
-  const usual = crop?.uptakeKgPerHa.N?.mid ?? 100;
+  const usual = crop?.uptakeKgPerHa.N?.mid;
   // Typing stays ahead of the drawing: the chart follows when there is time, once a frame at most.
-  const dose = nitrogenKgPerHa ?? usual;
+  const dose = nitrogenKgPerHa ?? usual ?? USUAL_DOSE;
   const drawnDose = useDeferredValue(dose);
   const placement = useMemo(() => ({ daysOnSurface, doseKgPerHa: drawnDose }), [daysOnSurface, drawnDose]);
   const { courses: followed, bands: banded } = useReleases(compared, site, placement);

@@ -51,3 +51,12 @@ test('each week: gains add up to the whole, and bands are not drawn', () => {
   expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(soFar[26]!.demand - soFar[0]!.demand, 9);
   expect(points.every((p) => !('band-kno3' in p))).toBe(true);
 });
+
+test('a crop whose uptake is not known has no line of its own, and the bags are drawn all the same', () => {
+  const potted = { ...bare, season: toSeason({ crop: 'foliage-pot', from: '2026-04-01', share: 1 }) };
+  const unknown = productRelease(nitrate, potted, { daysOnSurface: 0, doseKgPerHa: 80 }) as Course;
+  const points = weekPoints([unknown], {}, 'cumulative');
+  expect(points).toHaveLength(27);
+  expect(points[26]).not.toHaveProperty('demand');
+  expect(points[0]?.['line-kno3']).toBe(80);
+});

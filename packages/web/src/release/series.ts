@@ -7,8 +7,9 @@ export type Count = 'cumulative' | 'weekly';
 /** One week of the drawing: the crop's line and each product's, in kg N/ha; bands as [low, high]. */
 export interface WeekPoint {
   readonly week: number;
-  readonly demand: number;
-  readonly [line: string]: number | readonly [number, number];
+  /** Missing where it is not known what the crop takes up. */
+  readonly demand?: number;
+  readonly [line: string]: number | readonly [number, number] | undefined;
 }
 
 const gains = (values: readonly number[]): number[] => values.map((v, i) => (i === 0 ? 0 : v - (values[i - 1] ?? 0)));
@@ -20,16 +21,17 @@ export function weekPoints(courses: readonly Course[], bands: Bands, count: Coun
   const [first] = courses;
   if (!first) return [];
   const shape = count === 'weekly' ? gains : (v: readonly number[]): readonly number[] => v;
-  const demand = shape(weekly(first.setup.around.demandKgPerHa ?? []));
+  const { demandKgPerHa } = first.setup.around;
+  const demand = demandKgPerHa && shape(weekly(demandKgPerHa));
   const lines = courses.map((c) => ({
     id: c.product.id,
     dose: c.setup.around.doseKgPerHa,
     values: shape(weekly(c.run.available)),
     band: count === 'cumulative' ? bands[c.product.id] : undefined,
   }));
-  return demand.map((d, week) => ({
+  return weekly(first.run.available).map((_, week) => ({
     week,
-    demand: d,
+    ...(demand ? { demand: demand[week] ?? 0 } : {}),
     ...Object.fromEntries(lines.map((l) => [`line-${l.id}`, (l.values[week] ?? 0) * l.dose])),
     ...Object.fromEntries(
       lines.flatMap((l) =>
