@@ -140,7 +140,14 @@ export function add(state: NitrogenState, dose: Dose): void {
     if (nitrogen <= 0) continue;
     const carbon = nitrogen * carbonToNitrogen;
     const slowC = carbon * (1 - fastShare);
-    state.organic.push({ fastC: carbon - slowC, slowC, carbonToNitrogen, kFastPerDay, kSlowPerDay });
+    // The same material is one pool however often it is given: what is alike decomposes alike.
+    const alike = state.organic.find(
+      (o) => o.carbonToNitrogen === carbonToNitrogen && o.kFastPerDay === kFastPerDay && o.kSlowPerDay === kSlowPerDay,
+    );
+    if (alike) {
+      alike.fastC += carbon - slowC;
+      alike.slowC += slowC;
+    } else state.organic.push({ fastC: carbon - slowC, slowC, carbonToNitrogen, kFastPerDay, kSlowPerDay });
   }
 }
 

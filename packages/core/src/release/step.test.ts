@@ -253,3 +253,15 @@ test('no water drains nothing, much water drains nearly all, and a thin layer ha
   expect(drainCells(cells, 1000, 14)).toBeCloseTo(6, 9);
   expect([emptyLayer(0.02, 0).nitrate.length, emptyLayer(0.3, 0).nitrate.length]).toEqual([1, 6]);
 });
+
+test('the same material given often is one pool, of another speed another', () => {
+  const organic = [
+    { nitrogen: 2, fastShare: 0.5, kFastPerDay: 0.1, kSlowPerDay: 0.01, carbonToNitrogen: 10 },
+    { nitrogen: 1, fastShare: 0.5, kFastPerDay: 0.2, kSlowPerDay: 0.01, carbonToNitrogen: 10 },
+  ];
+  const state = layerOf(dose({ organic }), dose({ organic }), dose({ organic }));
+  expect(state.organic.map((o) => [o.kFastPerDay, o.fastC, o.slowC])).toEqual([
+    [0.1, 30, 30],
+    [0.2, 15, 15],
+  ]);
+});

@@ -3,6 +3,8 @@ import { addDays, daysBetween, printDay, type ReckonedRow, type Season } from '@
 const [LEFT, RIGHT, LINE, MARK] = [12, 748, 46, 9];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const USUAL_DAYS = 182;
+/** More marks than this nobody tells apart. */
+const MOST_MARKS = 400;
 
 /** The first of each month between two days. */
 function monthStarts(from: string, days: number): readonly string[] {
@@ -54,7 +56,7 @@ export function SeasonLine({ season, rows }: { season: Season; rows: readonly Re
           {season.crop.name}
         </text>
       </g>
-      {marks.map(({ day, number, height, name }) => (
+      {marks.slice(0, MOST_MARKS).map(({ day, number, height, name }) => (
         <g key={`${day} ${number}`} transform={`translate(${x(day)} ${LINE - 8 - MARK - height * (2 * MARK + 2)})`}>
           <title>{`${number} ${name}, ${printDay(day)}`}</title>
           <circle r={MARK} fill="var(--wheat)" />
