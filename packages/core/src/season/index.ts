@@ -13,6 +13,7 @@ export {
   type TissueBand,
   type UptakeCourse,
 } from './crop.js';
+export { type CropFact, cropFacts } from './facts.js';
 export { CROP_LIBRARY, libraryCrop } from './library/index.js';
 export { CROP_NAMES } from './library/names.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake } from './uptake.js';

@@ -3,6 +3,7 @@ import type { Range } from '../quantity/index.js';
 import { CROP_LIBRARY, libraryCrop } from './library/index.js';
 import { CROP_NAMES } from './library/names.js';
 import { CROP_GROUPS } from './crop.js';
+import { cropFacts } from './facts.js';
 import { cropRemoval, cropUptake } from './uptake.js';
 
 const ordered = ({ low, mid, high }: Range): boolean => low > 0 && low <= mid && mid <= high;
@@ -88,6 +89,29 @@ test.each([
 ] as const)('%s stands salt up to %p mS/cm and loses %p %% a step', (key, threshold, slope) =>
   expect(libraryCrop(key)?.salt).toEqual({ thresholdMsPerCm: threshold, slopePercent: slope }),
 );
+
+test('what is known of a crop is told in words, and what is not is told as that', () => {
+  const words = (key: string) => Object.fromEntries(cropFacts(libraryCrop(key)!).map((f) => [f.name, f.words]));
+  expect(words('blueberry')).toEqual({
+    pH: '4.2 to 5.5',
+    'Nitrogen it prefers': 'ammonium',
+    Chloride: 'sensitive',
+    Boron: undefined,
+    Salt: undefined,
+    Spacing: 'rows 3 m, 1.2 m in the row',
+    'Roots down to': '0.2–0.5 m',
+    Mycorrhiza: 'ericoid',
+    'Last nitrogen': '90 days before the first frost',
+    'Takes up readily': undefined,
+    'By age': 'of 10-10-10, at most 230 g a plant and year',
+  });
+  expect(words('lettuce')).toMatchObject({
+    Salt: 'yield falls from 1.3 mS/cm, 13 % for each more',
+    'Last nitrogen': '21 days before harvest',
+    'Takes up readily': 'cadmium',
+  });
+  expect(words('lettuce')).not.toHaveProperty('By age');
+});
 
 test('families are told apart: cabbages and beets host no mycorrhiza, heaths theirs, a hazel its own', () => {
   const hosts = (key: string) => libraryCrop(key)?.mycorrhiza;

@@ -1,9 +1,9 @@
 import {
   analyteName,
+  cropFacts,
   cropRemoval,
   cropUptake,
   formatGiven,
-  formatGivenRange,
   type Crop,
   type Nutrient,
 } from '@wheat-ledger/core';
@@ -12,42 +12,6 @@ import { Swatch } from '../ui/patterns';
 
 const MAJORS: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 const NOT_KNOWN = 'not known';
-
-const MYCORRHIZA_WORDS = {
-  arbuscular: 'arbuscular',
-  ecto: 'ectomycorrhiza',
-  ericoid: 'ericoid',
-  none: 'none',
-} as const;
-
-function factsOf(crop: Crop): readonly (readonly [string, string])[] {
-  const { pH, salt, spacing, rootingM, latestNitrogen } = crop;
-  return [
-    ['pH', pH ? `${formatGiven(pH.low)} to ${formatGiven(pH.high)}` : NOT_KNOWN],
-    ['Nitrogen it prefers', crop.nitrogenTaste ?? NOT_KNOWN],
-    ['Chloride', crop.chloride ?? NOT_KNOWN],
-    ['Boron', crop.boron ?? NOT_KNOWN],
-    [
-      'Salt',
-      salt
-        ? `yield falls from ${formatGiven(salt.thresholdMsPerCm)} mS/cm, ${formatGiven(salt.slopePercent)} % for each more`
-        : NOT_KNOWN,
-    ],
-    [
-      'Spacing',
-      spacing ? `rows ${formatGiven(spacing.rowM)} m, ${formatGiven(spacing.plantM)} m in the row` : NOT_KNOWN,
-    ],
-    ['Roots down to', rootingM ? `${formatGivenRange(rootingM)} m` : NOT_KNOWN],
-    ['Mycorrhiza', crop.mycorrhiza ? MYCORRHIZA_WORDS[crop.mycorrhiza] : NOT_KNOWN],
-    [
-      'Last nitrogen',
-      latestNitrogen
-        ? `${latestNitrogen.days} days before ${latestNitrogen.before === 'frost' ? 'the first frost' : 'harvest'}`
-        : NOT_KNOWN,
-    ],
-    ['Takes up readily', crop.metals.length > 0 ? crop.metals.map(analyteName).join(', ') : NOT_KNOWN],
-  ];
-}
 
 /** What is known of a crop, and what is not. */
 export function CropFacts({ crop }: { crop: Crop }) {
@@ -93,10 +57,10 @@ export function CropFacts({ crop }: { crop: Crop }) {
           </tbody>
         </table>
         <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-0.5 text-[0.9375rem]">
-          {factsOf(crop).map(([name, words]) => (
+          {cropFacts(crop).map(({ name, words }) => (
             <div key={name} className="contents">
               <dt className="text-faint">{name}</dt>
-              <dd className={words === NOT_KNOWN ? 'text-faint' : ''}>{words}</dd>
+              <dd className={words === undefined ? 'text-faint' : ''}>{words ?? NOT_KNOWN}</dd>
             </div>
           ))}
         </dl>
