@@ -56,9 +56,9 @@ const WIDE = 'col-span-2';
 
 function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
   const { control } = useFormContext<ProgrammeText>();
-  const row = useWatch({ control, name: `rows.${index}` });
+  const row = useWatch({ control, name: `applications.${index}` });
   const depth = DEPTH_LABELS[row.where];
-  const at = `rows.${index}`;
+  const at = `applications.${index}`;
   return (
     <li className="border-b border-rule py-3" data-testid="doing">
       <div className="flex items-start gap-3">
@@ -93,7 +93,7 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
 
 function Rows({ options }: { options: readonly Option[] }) {
   const { control } = useFormContext<ProgrammeText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'rows' });
+  const { fields, append, remove } = useFieldArray({ control, name: 'applications' });
   return (
     <>
       {fields.length === 0 && (
@@ -128,7 +128,7 @@ function ProgrammeForm({
   const takeOut = useTakeOut('programme', back);
   const ground = useMemo(() => ({ id: open.record.id, areaM2: plot.areaM2 * open.season.share }), [open, plot.areaM2]);
   const saved = useMemo(
-    (): ProgrammeText => (record ? programmeText(record) : { name: '', note: '', rows: [] }),
+    (): ProgrammeText => (record ? programmeText(record) : { name: '', note: '', applications: [] }),
     [record],
   );
   const { form, edit } = useRecordForm<'programme', ProgrammeText>({
@@ -142,7 +142,8 @@ function ProgrammeForm({
     onSaved: (p) => navigate(`${back}/${p.id}`, { flushSync: true }),
   });
   const text = useWatch({ control: form.control }) as ProgrammeText;
-  const { plain, problems } = useMemo(() => readProgramme(text, ground), [text, ground]);
+  const { plain, problems, rows } = useMemo(() => readProgramme(text, ground), [text, ground]);
+  const numbers = rows.applications.map((i) => i + 1);
   const applications = plain.applications.length > 0 ? plain.applications : NO_APPLICATIONS;
   const { doings, shelf, recipes } = useDoings(applications);
   const { records: logs } = useRecords('logger', ofPlot(plot.id));
@@ -165,7 +166,7 @@ function ProgrammeForm({
   );
   return (
     <>
-      <SeasonLine season={open.season} rows={reckoned.rows} />
+      <SeasonLine season={open.season} rows={reckoned.rows} numbers={numbers} />
       <EditForm<'programme', ProgrammeText>
         {...edit}
         describe={(newer) => (
@@ -194,7 +195,7 @@ function ProgrammeForm({
         <section className="mt-6 flex flex-col gap-5">
           <h2 className="text-xl">What it comes to</h2>
           {problems.length > 0 && <Remark tone="note">A row that cannot be read yet is not counted.</Remark>}
-          <RowNumbers rows={reckoned.rows} />
+          <RowNumbers rows={reckoned.rows} numbers={numbers} />
           <ProgrammeTotals reckoned={reckoned} crop={open.season.crop} />
           <div>
             <h2 className="mb-2 text-xl">When its nitrogen arrives</h2>

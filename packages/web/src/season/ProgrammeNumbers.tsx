@@ -23,7 +23,7 @@ function daysWords({ dates }: ReckonedRow): string {
 }
 
 /** Each row in numbers: how much on the part, and what it brings each time. */
-export function RowNumbers({ rows }: { rows: readonly ReckonedRow[] }) {
+export function RowNumbers({ rows, numbers }: { rows: readonly ReckonedRow[]; numbers: readonly number[] }) {
   return (
     <table className="ledger">
       <caption className="sr-only">What each row comes to</caption>
@@ -51,7 +51,7 @@ export function RowNumbers({ rows }: { rows: readonly ReckonedRow[] }) {
           return (
             <tr key={i} data-testid="row-numbers">
               <td>
-                <b>{i + 1}</b> {row.doing.given.name}
+                <b>{numbers[i] ?? i + 1}</b> {row.doing.given.name}
               </td>
               <td className="text-[0.9375rem]">{daysWords(row)}</td>
               {applied.kind === 'unknown' ? (

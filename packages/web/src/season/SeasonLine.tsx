@@ -16,8 +16,15 @@ function monthStarts(from: string, days: number): readonly string[] {
   return starts;
 }
 
+interface SeasonLineProps {
+  readonly season: Season;
+  readonly rows: readonly ReckonedRow[];
+  /** The number each row has where it was typed. */
+  readonly numbers: readonly number[];
+}
+
 /** The season from its first day on, with every application as a numbered mark on its days. */
-export function SeasonLine({ season, rows }: { season: Season; rows: readonly ReckonedRow[] }) {
+export function SeasonLine({ season, rows, numbers }: SeasonLineProps) {
   const dates = rows.flatMap((r) => r.dates ?? []);
   const first = [season.from, ...dates].reduce((a, b) => (b < a ? b : a));
   const last = [season.to ?? addDays(season.from, USUAL_DAYS), ...dates].reduce((a, b) => (b > a ? b : a));
@@ -28,7 +35,7 @@ export function SeasonLine({ season, rows }: { season: Season; rows: readonly Re
     (row.dates ?? []).map((day) => {
       const height = stacked.get(day) ?? 0;
       stacked.set(day, height + 1);
-      return { day, number: i + 1, height, name: row.doing.given.name };
+      return { day, number: numbers[i] ?? i + 1, height, name: row.doing.given.name };
     }),
   );
   const highest = Math.max(0, ...stacked.values()) - 1;

@@ -35,7 +35,7 @@ export interface DoingText {
 export interface ProgrammeText {
   name: string;
   note: string;
-  rows: DoingText[];
+  applications: DoingText[];
 }
 
 export const blankDoing = (what = ''): DoingText => ({
@@ -60,7 +60,7 @@ export function programmeText({ name, note, applications }: ProgrammeInput): Pro
   return {
     name,
     note,
-    rows: applications.map((a): DoingText => {
+    applications: applications.map((a): DoingText => {
       const { amount, when } = toApplication(a);
       return {
         what: whatOf(a),
@@ -125,14 +125,15 @@ function readDoing(read: Reader, row: DoingText, at: string, areaM2: number): Ap
 export function readProgramme(
   text: ProgrammeText,
   season: { readonly id: string; readonly areaM2: number },
-): ReadText & { readonly plain: ProgrammeInput } {
+): ReadText & { readonly plain: ProgrammeInput; readonly rows: { readonly applications: readonly number[] } } {
   const read = new Reader();
-  const applications = text.rows.map((row, i) => readDoing(read, row, `rows.${i}`, season.areaM2));
+  const all = text.applications.map((row, i) => readDoing(read, row, `applications.${i}`, season.areaM2));
+  const found = all.flatMap((application, i) => (application ? [{ application, i }] : []));
   const plain: ProgrammeInput = {
     name: text.name.trim(),
     seasonId: season.id,
-    applications: applications.filter((a) => a !== undefined),
+    applications: found.map((f) => f.application),
     note: text.note.trim(),
   };
-  return { plain, problems: read.problems };
+  return { plain, problems: read.problems, rows: { applications: found.map((f) => f.i) } };
 }

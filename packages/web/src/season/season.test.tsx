@@ -7,6 +7,13 @@ import { CropsView } from './CropsView';
 import { ProgrammeEditor } from './ProgrammeEditor';
 import { SeasonsView } from './SeasonsView';
 
+/** A worker that is still at it: the page’s own numbers do not wait for it. */
+class SlowWorker extends EventTarget {
+  postMessage(): void {}
+  terminate(): void {}
+}
+beforeAll(() => Object.assign(globalThis, { Worker: SlowWorker }));
+
 const wheat = samplePlots[0]!;
 
 test('a plot’s seasons, the newest looked at; another is chosen, and what is known of its crop stands below', async () => {
@@ -88,5 +95,6 @@ test('a programme in numbers as it is typed: 40 g/m² on 900 m² is 36 kg, doubl
   await userEvent.clear(amount!);
   await userEvent.type(amount!, 'plenty');
   expect(kilograms()).toEqual(['81.0']);
+  expect(screen.getByTestId('row-numbers').textContent).toMatch(/^2 Hollow Hen Pellets/);
   expect(screen.getByTestId('season-line').getAttribute('aria-label')).toContain('something is given once');
 });

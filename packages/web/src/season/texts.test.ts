@@ -99,7 +99,7 @@ test('a ring, plants and water read as they are typed', () => {
     { ...blankDoing('water'), when: '2 May 2026' },
     { ...blankDoing(`recipe ${idOf(3)}`), amount: '10 kg', where: 'workedIn', depth: '' },
   ];
-  const { plain, problems } = readProgramme({ name: 'P', note: '', rows }, ground);
+  const { plain, problems } = readProgramme({ name: 'P', note: '', applications: rows }, ground);
   expect(problems).toEqual([]);
   expect(plain.applications).toMatchObject([
     { where: { kind: 'ring', innerM: 0.2, outerM: 0.6 }, part: { share: 0.5, plants: 30 } },
@@ -109,18 +109,26 @@ test('a ring, plants and water read as they are typed', () => {
   expect(validateInput(ProgrammeInput, plain).ok).toBe(true);
 });
 
+test('rows that can be read keep the numbers they were typed under', () => {
+  const rows = [
+    { ...blankDoing('water'), when: 'soon' },
+    { ...blankDoing('water'), when: '2 May 2026' },
+  ];
+  expect(readProgramme({ name: 'P', note: '', applications: rows }, ground).rows).toEqual({ applications: [1] });
+});
+
 test('what cannot be read is refused beside its own field', () => {
   const rows = [
     { ...blankDoing(''), amount: '40 g/m²' },
     { ...blankDoing('water'), when: 'soon', share: 'some', plants: 'many' },
     { ...blankDoing(`product ${idOf(1)}`), amount: 'a lot', where: 'ring', depth: '60 cm' },
   ];
-  expect(readProgramme({ name: 'P', note: '', rows }, ground).problems.map((p) => p.path)).toEqual([
-    'rows.0.what',
-    'rows.1.when',
-    'rows.1.share',
-    'rows.1.plants',
-    'rows.2.amount',
-    'rows.2.depth',
+  expect(readProgramme({ name: 'P', note: '', applications: rows }, ground).problems.map((p) => p.path)).toEqual([
+    'applications.0.what',
+    'applications.1.when',
+    'applications.1.share',
+    'applications.1.plants',
+    'applications.2.amount',
+    'applications.2.depth',
   ]);
 });
