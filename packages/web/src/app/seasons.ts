@@ -39,11 +39,13 @@ export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly
 /** The chosen plot in its season as the core computes with it, what its loggers wrote included; no site where no season says what grows. */
 export function useSite() {
   const { plot } = usePlot();
-  const { chosen } = useSeasons(plot?.id);
-  const { records: logs } = useRecords('logger', ofPlot(plot?.id));
-  const site = useMemo(
-    (): SiteInSeason | undefined => plot && chosen && { ...toSite(plot, logs), season: chosen.season },
-    [plot, chosen, logs],
-  );
-  return { plot, crop: chosen?.season.crop, site };
+  const { chosen, isLoading: seasonsLoading } = useSeasons(plot?.id);
+  const { records: logs, isLoading: logsLoading } = useRecords('logger', ofPlot(plot?.id));
+  const isLoading = seasonsLoading || logsLoading;
+  const site = useMemo((): SiteInSeason | undefined => {
+    // What loggers wrote is waited for: without it everything would be worked out twice.
+    if (!plot || !chosen || isLoading) return undefined;
+    return { ...toSite(plot, logs), season: chosen.season };
+  }, [plot, chosen, logs, isLoading]);
+  return { plot, crop: chosen?.season.crop, site, isLoading };
 }

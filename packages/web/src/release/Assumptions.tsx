@@ -1,9 +1,9 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { formatGiven, formatGivenRange, formatRange, isExact, type Figure } from '@wheat-ledger/core';
 import type { Course } from './series';
 
 /** Each assumption once, over all courses; those that differ by material keep the names of their bags. */
-export function Assumptions({ courses }: { courses: readonly Course[] }) {
+export const Assumptions = memo(function Assumptions({ courses }: { courses: readonly Course[] }) {
   const [open, setOpen] = useState(false);
   const rows = useMemo(() => {
     const found = new Map<string, { figure: Figure; bags: string[] }>();
@@ -52,4 +52,4 @@ export function Assumptions({ courses }: { courses: readonly Course[] }) {
       )}
     </details>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { courseFigure, courseSum, formatFixed, type Band, type Figure, type NitrogenPlace } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { styleOf } from './ReleaseChart';
@@ -22,7 +22,7 @@ const END = 26;
 const PLACES: readonly NitrogenPlace[] = ['notReleased', 'inSoil', 'gas'];
 
 /** One bag's row: every number of it opens. */
-function CourseRow({
+const CourseRow = memo(function CourseRow({
   course,
   band,
   number,
@@ -63,10 +63,10 @@ function CourseRow({
       ))}
     </tr>
   );
-}
+});
 
 /** Where each bag’s nitrogen is, week by week. */
-export function CourseTable({
+export const CourseTable = memo(function CourseTable({
   courses,
   bands,
   numberOf,
@@ -125,4 +125,4 @@ export function CourseTable({
       </table>
     </div>
   );
-}
+});

@@ -4,6 +4,7 @@ import {
   CartesianGrid,
   ComposedChart,
   Line,
+  ReferenceDot,
   ReferenceLine,
   ResponsiveContainer,
   Tooltip,
@@ -120,22 +121,31 @@ export const ReleaseChart = memo(function ReleaseChart({ points, courses, number
                 strokeDasharray={dash}
                 dot={false}
                 isAnimationActive={false}
-                label={(props: { index?: number; x?: number | string; y?: number | string }) =>
-                  props.index === LAST ? (
-                    <text
-                      key={number}
-                      x={Number(props.x) + 6}
-                      y={Number(props.y) + 4 + (shift.get(c.product.id) ?? 0)}
-                      fontSize="13"
-                      fontWeight="700"
-                      fill={ink}
-                    >
-                      {number}
-                    </text>
-                  ) : (
-                    <g key={`${number}-${props.index ?? 0}`} />
-                  )
-                }
+              />
+            );
+          })}
+          {courses.map((c) => {
+            const number = numberOf(c.product.id);
+            const end = points[LAST]?.[`line-${c.product.id}`];
+            if (typeof end !== 'number') return null;
+            // One mark at each line's end: labels of the line itself are made for every one of its points.
+            return (
+              <ReferenceDot
+                key={`end-${c.product.id}`}
+                x={LAST}
+                y={end}
+                ifOverflow="visible"
+                shape={({ cx = 0, cy = 0 }: { cx?: number; cy?: number }) => (
+                  <text
+                    x={cx + 6}
+                    y={cy + 4 + (shift.get(c.product.id) ?? 0)}
+                    fontSize="13"
+                    fontWeight="700"
+                    fill={styleOf(number - 1).ink}
+                  >
+                    {number}
+                  </text>
+                )}
               />
             );
           })}

@@ -51,12 +51,11 @@ function DoseField({ dose, usual }: { dose: number; usual: number | undefined })
 }
 
 const NO_BANDS: Bands = {};
-const NO_COURSES: readonly Course[] = [];
 
 /** When the nitrogen arrives, against when the crop wants it. */
 export function ReleaseView() {
   const { bags, compared, isLoading } = useBench();
-  const { site, crop, plot } = useSite();
+  const { site, crop, plot, isLoading: siteLoading } = useSite();
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');
@@ -69,8 +68,6 @@ export function ReleaseView() {
   const releases = followed.latest;
   const bands = banded.result ?? NO_BANDS;
   const courses = useMemo(() => (releases ?? []).filter((r): r is Course => r.kind === 'release'), [releases]);
-  // The picture comes first, what stands below it when there is time.
-  const tabled = useDeferredValue(courses, NO_COURSES);
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
   const points = useMemo(() => weekPoints(courses, bands, count), [courses, bands, count]);
   const numbers = useMemo(() => new Map(bags.map((b, i) => [b.record.id, i + 1])), [bags]);
@@ -89,7 +86,7 @@ export function ReleaseView() {
         )
       }
     >
-      {plot && !site && (
+      {plot && !site && !siteLoading && (
         <Empty>
           Release needs to know what grows here and from when.{' '}
           <Link to={`/ground/${plot.id}/seasons`} className="plain">
@@ -164,7 +161,7 @@ export function ReleaseView() {
               : `What ${site.season.crop.name.toLowerCase()} takes up is not known here.`}{' '}
             The tint around each line holds eight in ten of 2 000 draws over the assumptions.
           </p>
-          {tabled.length > 0 && <CourseTable courses={tabled} bands={bands} numberOf={numberOf} watered={watered} />}
+          {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} watered={watered} />}
           {unknown.length > 0 && (
             <div className="mt-4 flex flex-col gap-1">
               {unknown.map((u) => (
@@ -174,7 +171,7 @@ export function ReleaseView() {
               ))}
             </div>
           )}
-          {tabled.length > 0 && <Assumptions courses={tabled} />}
+          {courses.length > 0 && <Assumptions courses={courses} />}
         </>
       )}
       <MarginNotes>
