@@ -48,7 +48,7 @@ test('so far: the dose times what is available, beside the crop’s own line', (
 test('each week: gains add up to the whole, and bands are not drawn', () => {
   const points = weekPoints([course], { kno3: band }, 'weekly');
   const soFar = weekPoints([course], { kno3: band }, 'cumulative');
-  expect(points.slice(1).reduce((s, p) => s + p.demand, 0)).toBeCloseTo(soFar[26]!.demand - soFar[0]!.demand, 9);
+  expect(points.slice(1).reduce((s, p) => s + p.demand!, 0)).toBeCloseTo(soFar[26]!.demand! - soFar[0]!.demand!, 9);
   expect(points.every((p) => !('band-kno3' in p))).toBe(true);
 });
 
