@@ -41,6 +41,10 @@ export async function createDatabase(url: string): Promise<void> {
   await admin.close();
 }
 
+/** Servers that still run; a test that fails half way leaves none behind. */
+const running = new Set<ChildProcess>();
+afterAll(() => running.forEach((child) => child.kill('SIGTERM')));
+
 /** The built program, as `npm start` runs it, on a database of its own. */
 export async function startLedger({ url = databaseUrl(), sample = true, port = 0 } = {}): Promise<Ledger> {
   await createDatabase(url);
@@ -55,6 +59,8 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
     },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
+  running.add(child);
+  child.once('close', () => running.delete(child));
   const address = await new Promise<string>((ok, fail) => {
     let said = '';
     const hear = (d: Buffer): void => {
