@@ -127,6 +127,10 @@ test('mix: a target becomes the cheapest recipe, an impossible one says why', as
   await expectText(page, '[data-testid=mix-answer]', /The cheapest mix that meets it/);
   await expectText(page, '[data-testid=weigh-out]', /The batch10\.0 kg100 %/);
   await expectText(page, '[data-testid=mix-cost]', /Cost per kg0\.\d+ EUR\/kg/);
+  // A worker must go on listening when the page has thrown away what it does not need any more.
+  const client = await page.createCDPSession();
+  await client.send('HeapProfiler.collectGarbage');
+  await client.detach();
   await fill(page, 'Target, N-P₂O₅-K₂O and more', '40-0-40');
   await expectText(
     page,

@@ -20,6 +20,7 @@ class IdleWorker extends EventTarget {
 }
 
 interface Call {
+  readonly remote: object;
   readonly input: string;
   readonly onShare: (share: number) => void;
   readonly answer: (result: string) => void;
@@ -29,7 +30,7 @@ let calls: Call[] = [];
 const job: Job<object, string, string> = {
   what: 'the bands',
   start: () => new IdleWorker() as unknown as Worker,
-  run: (_remote, input, onShare) => new Promise((answer, fail) => calls.push({ input, onShare, answer, fail })),
+  run: (remote, input, onShare) => new Promise((answer, fail) => calls.push({ remote, input, onShare, answer, fail })),
 };
 function Shown({ input }: { input: string | undefined }) {
   const task = useTask(job, input);
@@ -68,6 +69,16 @@ test('gives the answer, keeps it while the next is worked out, and stops a run t
   expect(screen.getByRole('status')).toHaveTextContent('none, latest A');
   await act(async () => third.answer('C'));
   expect(screen.getByRole('status')).toHaveTextContent('C, latest C');
+});
+
+test('a worker that serves again is spoken to over the line it was started with, since it is deaf once that is collected', async () => {
+  const { rerender } = render(<Shown input="a" />);
+  const first = await begun(1);
+  await act(async () => first.answer('A'));
+  rerender(<Shown input="b" />);
+  const second = await begun(2);
+  expect(IdleWorker.started).toHaveLength(1);
+  expect(second.remote === first.remote).toBe(true);
 });
 
 test('shows progress that never goes back, and is called off by a button', async () => {

@@ -54,6 +54,16 @@ interface State<Input, Result> {
   readonly running: boolean;
 }
 
+/**
+ * A worker and the line to it. The line is kept as long as the worker: comlink tells a worker to listen no more once the last line to it has been
+ * collected as garbage, and a worker used again over a new line would then never answer.
+ */
+interface Line<Api> {
+  readonly worker: Worker;
+  readonly remote: Remote<Api>;
+}
+const open = <Api>(worker: Worker): Line<Api> => ({ worker, remote: wrap<Api>(worker) });
+
 const words = (what: string, error: unknown): string =>
   `Working out ${what} failed: ${error instanceof Error && error.message ? error.message : 'the worker did not answer'}.`;
 
@@ -63,7 +73,7 @@ const words = (what: string, error: unknown): string =>
  * @param input the same object as long as it means the same
  */
 export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input: Input | undefined): Task<Result> {
-  const worker = useRef<Worker>(undefined);
+  const line = useRef<Line<Api>>(undefined);
   const [progress] = useState(() => new ProgressStore());
   const [round, setRound] = useState(0);
   const [state, setState] = useState<State<Input, Result>>({
@@ -82,8 +92,8 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
     let live = true;
     let busy = false;
     const drop = (): void => {
-      worker.current?.terminate();
-      worker.current = undefined;
+      line.current?.worker.terminate();
+      line.current = undefined;
     };
     const settle = (result: Result | undefined, error: string | undefined): void => {
       if (!live) return;
@@ -95,7 +105,7 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
     const begin = (): void => {
       busy = true;
       progress.set(0);
-      const running = (worker.current ??= job.start());
+      const { worker: running, remote } = (line.current ??= open<Api>(job.start()));
       const fail = (error: unknown): void => {
         // A worker that was stopped may still complain; the one that works now has nothing to do with it.
         if (!live) return;
@@ -108,7 +118,7 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
       };
       job
         .run(
-          wrap<Api>(running),
+          remote,
           input,
           proxy((share: number) => {
             if (live) progress.set(share);
@@ -134,7 +144,7 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
     };
   }, [job, input, round, progress]);
 
-  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => () => line.current?.worker.terminate(), []);
 
   return {
     result: state.of === input ? state.result : undefined,
