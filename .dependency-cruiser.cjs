@@ -2,6 +2,15 @@ const STAGES = 'ground|shelf|season|price|release|mix|rounds|claims|trials|book'
 /** Rooms of the core below the stages, each standing on those before it. */
 const BELOW = 'quantity|nutrient|figure|solve';
 
+/** What stands above each room of the core and is not known there. */
+const ABOVE = [
+  ['quantity', `nutrient|figure|solve|${STAGES}`],
+  ['nutrient', `figure|solve|${STAGES}`],
+  ['figure', `solve|${STAGES}`],
+  ['solve', `nutrient|figure|${STAGES}`],
+  ['season', 'price|release|mix|rounds|claims|trials|book'],
+];
+
 /** Dependencies point one way; a stage reaches another only through its index. */
 module.exports = {
   forbidden: [
@@ -31,36 +40,12 @@ module.exports = {
       from: { path: '^packages/demo' },
       to: { path: '^packages/(server|web)' },
     },
-    {
-      name: 'core-ground-floor',
+    ...ABOVE.map(([room, above]) => ({
+      name: `core-${room}`,
       severity: 'error',
-      from: { path: '^packages/core/src/quantity' },
-      to: { path: '^packages/core/src/(nutrient|figure|solve|' + STAGES + ')' },
-    },
-    {
-      name: 'core-nutrient',
-      severity: 'error',
-      from: { path: '^packages/core/src/nutrient' },
-      to: { path: '^packages/core/src/(figure|solve|' + STAGES + ')' },
-    },
-    {
-      name: 'core-figure',
-      severity: 'error',
-      from: { path: '^packages/core/src/(figure|solve)' },
-      to: { path: '^packages/core/src/(' + STAGES + ')' },
-    },
-    {
-      name: 'core-solve',
-      severity: 'error',
-      from: { path: '^packages/core/src/solve' },
-      to: { path: '^packages/core/src/(nutrient|figure)' },
-    },
-    {
-      name: 'core-season',
-      severity: 'error',
-      from: { path: '^packages/core/src/season', pathNot: '\\.test\\.' },
-      to: { path: '^packages/core/src/(price|release|mix|rounds|claims|trials|book)' },
-    },
+      from: { path: `^packages/core/src/${room}/`, pathNot: '\\.test\\.' },
+      to: { path: `^packages/core/src/(${above})/` },
+    })),
     {
       name: 'stage-by-index',
       severity: 'error',

@@ -1,5 +1,5 @@
 import { bag, featherMeal, line, seasonOf, straw, urea, wheatStrip } from '../../test/bags.js';
-import { bagAs, reckon, type Application, type Doing, type Where } from '../season/index.js';
+import { bagAs, PLAIN_WATER, reckon, type Application, type Doing, type Where } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
 import { nitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor } from './parameters.js';
@@ -95,6 +95,16 @@ test('left on top loses ammonia until it is soaked, watered in it does not', () 
   expect(top.volatilised[40]!).toBeGreaterThan(1);
   expect(watered.volatilised[40]!).toBe(0);
   expect(top.volatilised[40]!).toBeCloseTo(top.volatilised[20]!, 6);
+});
+
+test('a mix of which it is not known what is in it is named, and plain water is not', () => {
+  const { application } = giving(urea, 10, 0);
+  const lost = { name: 'A mix', parts: [], unknown: 'A bag of A mix is not here.' };
+  const found = released([
+    { application, given: lost },
+    { application, given: PLAIN_WATER },
+  ]);
+  expect(found.left).toEqual([{ name: 'A mix', why: 'A bag of A mix is not here.' }]);
 });
 
 test('what cannot be followed is named with its reason, and a day before or after the time is not followed', () => {

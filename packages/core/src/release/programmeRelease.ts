@@ -65,7 +65,7 @@ function takeRow(
   into: Doses,
 ): void {
   const { given } = row.doing;
-  if (given.parts.length === 0) return;
+  if (given.parts.length === 0 && given.unknown === undefined) return;
   if (row.applied.kind === 'unknown') {
     into.left.push({ name: given.name, why: row.applied.why });
     return;

@@ -222,7 +222,7 @@ function amountOn(amount: Amount, around: Around): Known {
       const unit = UNIT_OF[of];
       return each(
         given,
-        times('measured out', `kg${unit}`, [asTyped('how many', count, unit === '' ? '' : unit), one]),
+        times('measured out', `kg${unit}`, [asTyped('how many', count, unit), one]),
         manyOn(of, around),
       );
     }
@@ -276,6 +276,7 @@ const M2_PER_HA = constant('m² per ha', 10_000, 'm²/ha', 'by definition');
 export function applied(application: Application, given: Given, plot: DosedPlot, season: Season): Applied {
   const { part } = application;
   const area = partArea(plot, season, part);
+  if (given.unknown !== undefined) return { kind: 'unknown', why: given.unknown };
   if (given.parts.length === 0) return { kind: 'unknown', why: 'Plain water brings nothing but water.' };
   const perM2 = amountOn(application.amount, { given, part, plot, season, area, ring: ringArea(application) });
   if (!isKnown(perM2)) return { kind: 'unknown', why: perM2.why };

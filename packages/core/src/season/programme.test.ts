@@ -63,3 +63,10 @@ test('what is not known is left out and named; plain water is not', () => {
   expect(without).toEqual(['Loose', 'Feather meal']);
   expect(rows[2]?.dates).toHaveLength(3);
 });
+
+test('what is in it not being known is told, and is no plain water', () => {
+  const lost = { name: 'A mix', parts: [], unknown: 'A bag of A mix is not here.' };
+  const { rows, without } = reckon([{ application: giving(everyTwoWeeks), given: lost }], { areaM2: 900 }, season, []);
+  expect(rows[0]?.applied).toEqual({ kind: 'unknown', why: 'A bag of A mix is not here.' });
+  expect(without).toEqual(['A mix']);
+});

@@ -79,7 +79,9 @@ export function reckon(
     return [{ analyte, figure, supply }];
   });
   const without = rows
-    .filter((row) => row.doing.given.parts.length > 0 && (row.applied.kind === 'unknown' || !row.dates))
+    // Plain water has no parts and lacks nothing.
+    .filter(({ doing: { given } }) => given.parts.length > 0 || given.unknown !== undefined)
+    .filter((row) => row.applied.kind === 'unknown' || !row.dates)
     .map((row) => row.doing.given.name);
   return { rows, totals, without: [...new Set(without)] };
 }

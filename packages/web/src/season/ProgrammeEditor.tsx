@@ -67,9 +67,7 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
         </span>
         <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-6">
           <SelectField name={`${at}.what`} label="What" options={options} className={WIDE} />
-          {row.what !== 'water' && (
-            <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" className={WIDE} />
-          )}
+          <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" className={WIDE} />
           <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" className={WIDE} />
           <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} className={WIDE} />
           {depth && (

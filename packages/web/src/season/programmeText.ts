@@ -64,7 +64,7 @@ export function programmeText({ name, note, applications }: ProgrammeInput): Pro
       const { amount, when } = toApplication(a);
       return {
         what: whatOf(a),
-        amount: a.what === 'water' ? '' : printAmount(amount),
+        amount: printAmount(amount),
         when: printWhen(when),
         where: a.where.kind,
         depth: depthText(a.where),
@@ -96,25 +96,22 @@ function readWhere(read: Reader, path: string, { where, depth }: DoingText): Whe
   return { kind, innerM: length(read, path, first) ?? 0, outerM: length(read, path, outer) ?? 1 };
 }
 
-/** What water alone is kept with: it is given, and brings nothing. */
-const WATER_AMOUNT = { kind: 'whole', amount: 1, unit: 'L' } as const;
-
 function readDoing(read: Reader, row: DoingText, at: string, areaM2: number): ApplicationInput | undefined {
   const [what, id] = row.what.split(' ');
   if (what !== 'product' && what !== 'recipe' && what !== 'water')
     return read.refuse(`${at}.what`, 'Expected what is given: a bag, a recipe or water.');
-  const amount = what === 'water' ? undefined : parseAmount(row.amount);
+  const amount = parseAmount(row.amount);
   const when = parseWhen(row.when);
-  if (amount && !amount.ok) read.refuse(`${at}.amount`, amount.reason);
+  if (!amount.ok) read.refuse(`${at}.amount`, amount.reason);
   if (!when.ok) read.refuse(`${at}.when`, when.reason);
   const where = readWhere(read, `${at}.depth`, row);
   const share = readShare(read, `${at}.share`, row.share, areaM2) ?? 1;
   const plants = whenTyped(row.plants, () => read.number(`${at}.plants`, row.plants));
-  if ((amount && !amount.ok) || !when.ok) return undefined;
+  if (!amount.ok || !when.ok) return undefined;
   return {
     what,
     ...(what === 'product' ? given('productId', id) : what === 'recipe' ? given('recipeId', id) : {}),
-    amount: amount ? fromAmount(amount.amount) : { ...WATER_AMOUNT },
+    amount: fromAmount(amount.amount),
     when: { ...when.when },
     where,
     part: { share, ...given('plants', plants) },

@@ -96,7 +96,7 @@ test('a ring, plants and water read as they are typed', () => {
       plants: '30',
       share: 'half',
     },
-    { ...blankDoing('water'), when: '2 May 2026' },
+    { ...blankDoing('water'), amount: '10 L', when: '2 May 2026' },
     { ...blankDoing(`recipe ${idOf(3)}`), amount: '10 kg', where: 'workedIn', depth: '' },
   ];
   const { plain, problems } = readProgramme({ name: 'P', note: '', applications: rows }, ground);
@@ -110,9 +110,10 @@ test('a ring, plants and water read as they are typed', () => {
 });
 
 test('rows that can be read keep the numbers they were typed under', () => {
+  const water = { ...blankDoing('water'), amount: '10 L' };
   const rows = [
-    { ...blankDoing('water'), when: 'soon' },
-    { ...blankDoing('water'), when: '2 May 2026' },
+    { ...water, when: 'soon' },
+    { ...water, when: '2 May 2026' },
   ];
   expect(readProgramme({ name: 'P', note: '', applications: rows }, ground).rows).toEqual({ applications: [1] });
 });
@@ -120,7 +121,7 @@ test('rows that can be read keep the numbers they were typed under', () => {
 test('what cannot be read is refused beside its own field', () => {
   const rows = [
     { ...blankDoing(''), amount: '40 g/m²' },
-    { ...blankDoing('water'), when: 'soon', share: 'some', plants: 'many' },
+    { ...blankDoing('water'), amount: '10 L', when: 'soon', share: 'some', plants: 'many' },
     { ...blankDoing(`product ${idOf(1)}`), amount: 'a lot', where: 'ring', depth: '60 cm' },
   ];
   expect(readProgramme({ name: 'P', note: '', applications: rows }, ground).problems.map((p) => p.path)).toEqual([

@@ -4,26 +4,36 @@ import { bagAs, PLAIN_WATER, readParts, type Doing, type Given } from '@wheat-le
 import { useRecords } from '../app/api';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
 
-/** What an application gives: its bag, the bags of its recipe, or water. What is not here any more gives nothing that is known. */
+const notKnown = (name: string, unknown: string): Given => ({ name, parts: [], unknown });
+
+/** The bags of a recipe by their shares; one that is not here, or whose parts have no weight, makes the whole not known. */
+function recipeGiven(recipe: RecipeRecord, shelf: readonly ShelfProduct[]): Given {
+  const parts = recipe.parts.map(({ productId, parts: count }) => ({
+    product: shelf.find((s) => s.record.id === productId)?.product,
+    parts: count,
+  }));
+  const here = parts.flatMap(({ product, parts: count }) => (product ? [{ product, parts: count }] : []));
+  if (here.length < parts.length) return notKnown(recipe.name, `A bag of ${recipe.name} is not here.`);
+  const read = readParts(here, recipe.by);
+  if (read.kind === 'needsDensity')
+    return notKnown(recipe.name, `${recipe.name} is by volume, and ${read.products.join(' and ')} has no density.`);
+  const given = recipeAs(recipe.name, read.components);
+  return given.parts.length > 0 ? given : notKnown(recipe.name, `${recipe.name} has no parts yet.`);
+}
+
+/** What an application gives: its bag, the bags of its recipe, or water. */
 function givenBy(
   { what, productId, recipeId }: ApplicationInput,
   shelf: readonly ShelfProduct[],
   recipes: readonly RecipeRecord[],
 ): Given {
   if (what === 'water') return PLAIN_WATER;
-  const bag = (id: string | undefined) => shelf.find((s) => s.record.id === id)?.product;
   if (what === 'product') {
-    const product = bag(productId);
-    return product ? bagAs(product) : { name: 'A bag that is not here', parts: [] };
+    const product = shelf.find((s) => s.record.id === productId)?.product;
+    return product ? bagAs(product) : notKnown('A bag that is not here', 'The bag is not here.');
   }
   const recipe = recipes.find((r) => r.id === recipeId);
-  if (!recipe) return { name: 'A recipe that is not here', parts: [] };
-  const parts = recipe.parts.flatMap((p) => {
-    const product = bag(p.productId);
-    return product ? [{ product, parts: p.parts }] : [];
-  });
-  const read = readParts(parts, recipe.by);
-  return recipeAs(recipe.name, read.kind === 'components' ? read.components : []);
+  return recipe ? recipeGiven(recipe, shelf) : notKnown('A recipe that is not here', 'The recipe is not here.');
 }
 
 /** Applications as the core reckons them, with the bags and recipes they give. */
