@@ -87,13 +87,15 @@ const least = (products: readonly Product[], costs: readonly number[], rows: rea
   rows,
 });
 
+/** What a bound is worth, in the objective, below which it is round-off. */
+const WORTH_NOTHING = 1e-9;
 const SIDES = { low: 'at its least', high: 'at its most' } as const;
 /** What a solution was chosen by, in words for the working. */
 const chosenBy = (objective: string, { rows }: Pick<Solution, 'rows'>): Chosen => ({
   solver: 'HiGHS',
   objective,
   // A row that stands at its bound but is worth nothing holds nothing.
-  binds: rows.flatMap((r) => (r.binds && r.dual !== 0 ? [`${r.name} ${SIDES[r.binds]}`] : [])),
+  binds: rows.flatMap((r) => (r.binds && Math.abs(r.dual ?? 1) > WORTH_NOTHING ? [`${r.name} ${SIDES[r.binds]}`] : [])),
 });
 
 const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
