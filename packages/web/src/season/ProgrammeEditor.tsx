@@ -80,7 +80,7 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
           <TextField name={`${at}.share`} label="On how much" placeholder="all" />
           <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
         </div>
-        <button type="button" className="plain mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
+        <button type="button" className="plain no-print mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
           <Trash2 size={17} aria-hidden="true" />
           <span className="sr-only">Take row {index + 1} out</span>
         </button>

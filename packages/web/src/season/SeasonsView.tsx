@@ -88,15 +88,20 @@ function SeasonRow({ open, chosen, onEdit }: { open: ChosenSeason; chosen: boole
           <input
             type="radio"
             name="season"
-            className="size-4 accent-wheat"
+            className="size-4 shrink-0 accent-wheat"
             checked={chosen}
             onChange={() => dispatch(settingsSlice.actions.changed({ seasonId: record.id }))}
           />
           <span className={chosen ? 'font-semibold' : ''}>{season.crop.name}</span>
         </label>
       </td>
-      <td>{printDay(season.from)}</td>
-      <td>{season.to ? printDay(season.to) : <span className="text-faint">still standing</span>}</td>
+      <td className="whitespace-nowrap">
+        {printDay(season.from)}
+        {season.to && <span className="block text-faint sm:hidden">to {printDay(season.to)}</span>}
+      </td>
+      <td className="hidden whitespace-nowrap sm:table-cell">
+        {season.to ? printDay(season.to) : <span className="text-faint">still standing</span>}
+      </td>
       <td>{shareWords(season.share)}</td>
       <td className="no-print text-right whitespace-nowrap">
         <button type="button" className="plain" onClick={onEdit}>
@@ -149,7 +154,9 @@ function PlotSeasons({ plot }: { plot: PlotRecord }) {
             <tr>
               <th scope="col">Crop</th>
               <th scope="col">From</th>
-              <th scope="col">To</th>
+              <th scope="col" className="hidden sm:table-cell">
+                To
+              </th>
               <th scope="col">On</th>
               <th scope="col" className="no-print">
                 <span className="sr-only">Change or take out</span>
