@@ -85,6 +85,21 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
   };
 }
 
+/** Lays bags on the ledger's bench by their names, in that order, and nothing else. */
+export async function layBench(ledger: Ledger, names: readonly string[]): Promise<void> {
+  const { items } = await ledger.api<{ items: readonly { id: string; name: string }[] }>('products?limit=500');
+  const places = names.map((name) => ({
+    kind: 'product',
+    id: items.find((p) => p.name === name)?.id,
+    aside: false,
+  }));
+  await ledger.api('bench', {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ places }),
+  });
+}
+
 export interface Screen {
   readonly browser: Browser;
   readonly open: (size?: { width: number; height: number }) => Promise<Page>;

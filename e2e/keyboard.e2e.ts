@@ -69,6 +69,8 @@ test('undoes and redoes it with the key for undo', async () => {
 });
 
 test('puts three bags on the bench and sets one aside by its number', async () => {
+  await press('clear');
+  await expectText(page, '[data-testid=bench]', /Nothing on it/);
   for (const name of ['Barn straw', 'Hollow Hen Pellets', 'Larkmere Feather Meal'])
     await press(`on the bench: ${name}`, 'Space');
   await expectText(page, '[data-testid=bench]', /3 of 8/);

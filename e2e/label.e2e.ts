@@ -2,7 +2,18 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { choose, clickButton, clickLink, expectText, field, fill, startLedger, withLedger, tick } from './harness';
+import {
+  choose,
+  clickButton,
+  clickLink,
+  expectText,
+  field,
+  fill,
+  layBench,
+  startLedger,
+  tick,
+  withLedger,
+} from './harness';
 
 const at = withLedger();
 
@@ -38,6 +49,8 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await fill(page, 'Price', '18,40');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Ridgeway Meadow Feed”/);
+  await layBench(at.ledger, []);
+  await page.reload();
   await tick(page, 'on the bench: Ridgeway Meadow Feed');
   await clickLink(page, 'Price');
   // 18.40 ÷ (20 kg × 5 %) = 18.40 EUR per kg N.

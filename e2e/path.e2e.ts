@@ -73,7 +73,9 @@ test('a bag is taken off the shelf, restored, and the change undone', async () =
   await expectText(page, 'main', /Taken off the shelf \(1\)/);
 });
 
-test('two to eight bags go on the bench and stay there between stages and reloads', async () => {
+test('two to eight bags go on the bench and stay there between stages, reloads and browsers', async () => {
+  await clickButton(page, 'clear');
+  await expectText(page, '[data-testid=bench]', /Nothing on it/);
   for (const name of BENCHED) await tick(page, `on the bench: ${name}`);
   await expectText(page, '[data-testid=bench]', /4 of 8/);
   await clickLink(page, 'Price');
@@ -82,6 +84,11 @@ test('two to eight bags go on the bench and stay there between stages and reload
   await page.reload();
   await page.waitForSelector('[data-testid=ladder]');
   for (const name of BENCHED) expect(await bench()).toContain(name);
+  const other = await at.screen.open();
+  await other.goto(`${at.ledger.address}/price`);
+  const there = await expectText(other, '[data-testid=bench]', /4 of 8/);
+  for (const name of BENCHED) expect(there).toContain(name);
+  await other.close();
 });
 
 test('price: ranked, missing prices told, and a figure opens to its working', async () => {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
-import { expectText, openScreen, startLedger, type Ledger, type Screen } from './harness';
+import { expectText, layBench, openScreen, startLedger, type Ledger, type Screen } from './harness';
 
 let ledger: Ledger;
 let screen: Screen;
@@ -30,14 +30,14 @@ beforeAll(async () => {
       paper: 'label',
       corrections: {},
     },
-    bench: [
-      'Larkmere Feather Meal',
-      'Quernlow Urea',
-      'Hobbingate Steady Prills',
-      'Holdstone Zeolite',
-      'Barn straw',
-    ].map((name) => ({ id: id(name), aside: false })),
   };
+  await layBench(ledger, [
+    'Larkmere Feather Meal',
+    'Quernlow Urea',
+    'Hobbingate Steady Prills',
+    'Holdstone Zeolite',
+    'Barn straw',
+  ]);
   const plot = (await list('plots')).find((p) => p.name === 'Ashlark Hollow, wheat strip')?.id;
   const programme = (await list('programmes')).find((p) => p.name.startsWith('Meal at sowing'))?.id;
   Object.assign(VIEWS, {

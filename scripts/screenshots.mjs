@@ -17,14 +17,6 @@ const out = resolve(ROOT, option('out') ?? 'docs/screenshots');
 const only = option('only')?.split(',');
 const url = option('url');
 
-const BENCH = [
-  'Larkmere Feather Meal',
-  'Quernlow Urea',
-  'Hobbingate Steady Prills',
-  'Hollow Hen Pellets',
-  'Ossel Clear Feed',
-  'Barn straw',
-];
 const DESK = { width: 1280, height: 800, deviceScaleFactor: 1 };
 const PHONE = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
 
@@ -276,8 +268,6 @@ async function take(browser, base, view) {
   page.base = base;
   await page.setViewport(view.viewport ?? DESK);
   const api = async (path) => (await fetch(`${base}/api/v1/${path}`)).json();
-  const { items } = await api('products?limit=500');
-  const bench = BENCH.map((name) => ({ id: items.find((p) => p.name === name).id, aside: false }));
   const plots = (await api('plots')).items;
   const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.name.includes('wheat')).id };
   await page.goto(`${base}/api/v1/health`);
@@ -286,7 +276,7 @@ async function take(browser, base, view) {
       for (const [key, value] of Object.entries(kept))
         localStorage.setItem(`wheat-ledger.${key}`, JSON.stringify(value));
     },
-    { bench, settings },
+    { settings },
   );
   if (view.path) await page.goto(base + view.path);
   for (const step of view.steps ?? []) {

@@ -41,16 +41,19 @@ function watch() {
 /** @param server a server with the sample */
 export async function benchStages(server) {
   const { items } = await (await fetch(`${server.address}/api/v1/products?limit=500`)).json();
-  const bench = items
+  const places = items
     .filter((p) => p.offers.length > 0)
     .slice(0, 8)
-    .map(({ id }) => ({ id, aside: false }));
+    .map(({ id }) => ({ kind: 'product', id, aside: false }));
+  await fetch(`${server.address}/api/v1/bench`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ places }),
+  });
   const { browser, close } = await launchBrowser();
   try {
     const page = await browser.newPage();
     await page.setViewport({ width: 1280, height: 800 });
-    await page.goto(`${server.address}/api/v1/health`);
-    await page.evaluate((kept) => localStorage.setItem('wheat-ledger.bench', kept), JSON.stringify(bench));
     await page.evaluateOnNewDocument(watch);
     await page.goto(`${server.address}/ledgers`);
     await page.waitForSelector('main h1');

@@ -1,3 +1,4 @@
+import type { BenchPlace } from './ledger.js';
 import type { InputOf, KINDS, RecordKind, WorkspaceList } from './kinds.js';
 import type { FieldProblem } from './validate.js';
 
@@ -21,6 +22,8 @@ export type WorkspaceFile = {
   readonly version: typeof WORKSPACE_VERSION;
   /** The bytes that attachments name, each once. */
   readonly contents: readonly ExchangedContent[];
+  /** What lies on the bench; files without it are read too. */
+  readonly bench?: readonly BenchPlace[];
 } & { readonly [K in RecordKind as (typeof KINDS)[K]['list']]: readonly Exchanged<InputOf<K>>[] };
 
 /** Largest CSV file that is taken: some hundred thousand bags. */
@@ -57,6 +60,8 @@ export interface ImportReport {
   readonly added: number;
   /** Records whose id is here already: left as they are. */
   readonly alreadyHere: number;
+  /** Whether the file's bench is laid here too: only where the bench is empty. */
+  readonly benchLaid: boolean;
   readonly problems: readonly FieldProblem[];
   readonly written: boolean;
   readonly operation: string | null;

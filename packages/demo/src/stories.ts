@@ -39,6 +39,18 @@ export const CLAIMS: readonly NamedClaim[] = [
   },
 ];
 
+/** What lies on the bench when the ledger is opened first: bags to compare and a mix of them, one set aside. */
+export const BENCH: readonly ({ readonly aside: boolean } & (
+  { readonly product: string; readonly recipe?: undefined } | { readonly product?: undefined; readonly recipe: string }
+))[] = [
+  { product: 'Quernlow Urea', aside: false },
+  { product: 'Larkmere Feather Meal', aside: false },
+  { product: 'Hollow Hen Pellets', aside: false },
+  { product: 'Hobbingate Steady Prills', aside: false },
+  { product: 'Quernlow Sulfate of Potash', aside: true },
+  { recipe: 'The old shed mix', aside: false },
+];
+
 export const RECIPES: readonly NamedRecipe[] = [
   {
     name: 'Spring feed for the leeks',

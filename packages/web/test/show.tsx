@@ -17,7 +17,6 @@ import {
   type SeasonRecord,
 } from '@wheat-ledger/contract';
 import { api } from '../src/app/api';
-import { benchSlice } from '../src/app/slices';
 import { makeStore, type AppStore } from '../src/app/store';
 import { MarginSlot } from '../src/ui/MarginNotes';
 
@@ -79,7 +78,8 @@ export async function show(
   }
   await store.dispatch(api.util.upsertQueryData('records', { kind: 'product', removed: true }, [...removed]));
   await store.dispatch(api.util.upsertQueryData('journal', {}, { items: journal, next: null }));
-  for (const id of bench) store.dispatch(benchSlice.actions.toggled(id));
+  const places = bench.map((id) => ({ kind: 'product' as const, id, aside: false }));
+  await store.dispatch(api.util.upsertQueryData('bench', undefined, { places }));
   const slot = document.createElement('aside');
   document.body.append(slot);
   const router = createMemoryRouter(

@@ -23,6 +23,7 @@ import {
 } from '@wheat-ledger/contract';
 import { inputPipe } from '../common/inputPipe.js';
 import { workspaceSchema } from '../common/openapi.js';
+import { LedgersModule } from '../ledgers/ledgers.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { ChangesService } from './changes.service.js';
 import { ExchangeService } from './exchange.service.js';
@@ -118,7 +119,7 @@ class WorkspaceController {
 }
 
 @Module({
-  imports: [RecordsModule],
+  imports: [RecordsModule, LedgersModule],
   controllers: [JournalController, OperationsController, WorkspaceController],
   providers: [JournalService, ExchangeService, ChangesService],
 })

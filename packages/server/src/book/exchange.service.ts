@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable, type StreamableFile } from '@nestjs/common';
 import {
+  BenchInput,
   ofToday,
   validateInput,
   WORKSPACE_FORMAT,
@@ -23,6 +24,7 @@ import { ProblemException } from '../common/problems.js';
 import { snapshot } from '../common/snapshot.js';
 import { ownId, withIds } from '../common/ownIds.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { BenchService } from '../ledgers/bench.service.js';
 import { inputOf } from '../records/inputOf.js';
 import { Operations } from '../records/operations.js';
 import type { NewRecord } from '../records/shapes.js';
@@ -80,6 +82,7 @@ export class ExchangeService {
     private readonly attachments: AttachmentStore,
     private readonly scope: WorkspaceScope,
     private readonly operations: Operations,
+    private readonly bench: BenchService,
   ) {}
 
   private readonly imports = new Gate('imports');
@@ -103,6 +106,7 @@ export class ExchangeService {
       yield ']';
     }
     yield* this.contents();
+    yield `,\n"bench":${JSON.stringify((await this.bench.read()).places)}`;
     yield '}\n';
   }
 
@@ -141,10 +145,11 @@ export class ExchangeService {
 
   private async tried(file: unknown, write: boolean): Promise<ImportReport> {
     const { candidates: read, found, problems } = this.read(file);
-    const candidates = await this.withOwnIds(read);
+    const { candidates, names } = await this.withOwnIds(read);
     const operation = randomUUID();
     let added = 0;
     let alreadyHere = 0;
+    let benchLaid = false;
     const attempt = async (): Promise<void> => {
       const work = async (): Promise<void> => {
         problems.push(...(await this.keepContents(file)));
@@ -161,6 +166,7 @@ export class ExchangeService {
           for (const [i, found] of refused)
             problems.push(...found.map((p) => ({ path: `${fresh[i]?.path}.${p.path}`, message: p.message })));
         }
+        if (problems.length === 0) benchLaid = await this.layBench(file, names, problems);
         if (!write || problems.length > 0) throw new TakeBack();
       };
       await this.operations.run(work, { id: operation, why: 'import of a ledger file' });
@@ -172,6 +178,7 @@ export class ExchangeService {
       found,
       added,
       alreadyHere,
+      benchLaid,
       problems: problems.slice(0, MOST_PROBLEMS),
       operation: write && problems.length === 0 && added > 0 ? operation : null,
       written: write && problems.length === 0,
@@ -179,16 +186,38 @@ export class ExchangeService {
   }
 
   /** An id that another workspace holds becomes one of our own, always the same one, and what refers to it follows. */
-  private async withOwnIds(candidates: readonly Candidate[]): Promise<readonly Candidate[]> {
+  private async withOwnIds(
+    candidates: readonly Candidate[],
+  ): Promise<{ readonly candidates: readonly Candidate[]; readonly names: ReadonlyMap<string, string> }> {
     const ours = new Map<string, string>();
     for (const kind of RECORD_KINDS) {
       const { list } = KINDS[kind];
       const ids = candidates.filter((c) => c.list === list).map((c) => c.id);
       for (const id of await this.stores.of(kind).heldElsewhere(ids)) ours.set(id, ownId(this.scope.id, id));
     }
-    return ours.size === 0
-      ? candidates
-      : candidates.map((c) => ({ ...c, id: ours.get(c.id) ?? c.id, input: withIds(c.input, ours) as object }));
+    return {
+      candidates:
+        ours.size === 0
+          ? candidates
+          : candidates.map((c) => ({ ...c, id: ours.get(c.id) ?? c.id, input: withIds(c.input, ours) as object })),
+      names: ours,
+    };
+  }
+
+  /** Lays the file's bench where nothing lies yet: one that somebody laid here stays as it is. */
+  private async layBench(
+    file: unknown,
+    names: ReadonlyMap<string, string>,
+    problems: FieldProblem[],
+  ): Promise<boolean> {
+    const { bench } = file as { readonly bench?: unknown };
+    if (bench === undefined || (await this.bench.read()).places.length > 0) return false;
+    const read = validateInput(BenchInput, { places: withIds(structuredClone(bench), names) });
+    const found = read.ok ? await this.bench.problems(read.value) : read.problems;
+    problems.push(...found.map((p) => ({ ...p, path: `bench.${p.path.replace(/^places\.?/, '')}` })));
+    if (!read.ok || found.length > 0 || read.value.places.length === 0) return false;
+    await this.bench.lay(read.value);
+    return true;
   }
 
   /** Takes the bytes in, each proven to be what its name says. */

@@ -100,6 +100,7 @@ export function workspaceSchema(): object {
           },
         },
       },
+      bench: { type: 'array', items: { $ref: `#/$defs/${contract.BenchPlaceInput.name}` } },
       ...Object.fromEntries(
         contract.RECORD_KINDS.map((kind) => [
           contract.KINDS[kind].list,

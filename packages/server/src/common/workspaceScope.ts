@@ -6,7 +6,9 @@ interface Within {
   readonly id: string;
   readonly who: string;
 }
-const HOME: Within = { id: HOME_WORKSPACE, who: 'gardener' };
+/** Who writes when nobody says. */
+export const SOMEBODY = 'gardener';
+const HOME: Within = { id: HOME_WORKSPACE, who: SOMEBODY };
 
 /** The one place that says whose records a request may touch: what runs inside `run` belongs to that workspace, all else to the home one. */
 @Injectable()

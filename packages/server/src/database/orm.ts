@@ -3,6 +3,7 @@ import { Migrator, type Migration } from '@mikro-orm/migrations';
 import type { Type } from '@nestjs/common';
 import { JournalEntry } from '../book/journal.entity.js';
 import { ClaimEntity } from '../claims/claim.entity.js';
+import { BenchPlace } from '../ledgers/benchPlace.entity.js';
 import { Workspace } from '../ledgers/workspace.entity.js';
 import { Plot } from '../ground/plot.entity.js';
 import { Recipe, RecipePart } from '../mix/recipe.entity.js';
@@ -20,6 +21,7 @@ import { Migration0010Ledgers } from './migrations/Migration0010Ledgers.js';
 import { Migration0011Stock } from './migrations/Migration0011Stock.js';
 import { Migration0012Details } from './migrations/Migration0012Details.js';
 import { Migration0013Seasons } from './migrations/Migration0013Seasons.js';
+import { Migration0014Bench } from './migrations/Migration0014Bench.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
 import { SeasonEntity } from '../season/season.store.js';
@@ -34,6 +36,7 @@ import { ShelfFilterEntity } from '../shelf/shelfFilter.store.js';
 /** Every table's entity. */
 export const ENTITIES: Type<object>[] = [
   Workspace,
+  BenchPlace,
   Plot,
   SoilReportEntity,
   SoilFigureLine,
@@ -72,6 +75,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0011Stock,
   Migration0012Details,
   Migration0013Seasons,
+  Migration0014Bench,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -1,6 +1,7 @@
 import type { INestApplicationContext } from '@nestjs/common';
 import { MikroORM, RequestContext } from '@mikro-orm/postgresql';
 import {
+  BenchInput,
   ClaimInput,
   CropInput,
   HOME_LEDGER,
@@ -15,6 +16,7 @@ import {
   validateInput,
 } from '@wheat-ledger/contract';
 import {
+  BENCH,
   CLAIMS,
   CROPS,
   EARLIER_LABELS,
@@ -39,6 +41,7 @@ import { ProductStore } from '../shelf/product.store.js';
 import { CropStore } from '../season/crop.store.js';
 import { ProgrammeStore } from '../season/programme.store.js';
 import { SeasonStore } from '../season/season.store.js';
+import { BenchService } from '../ledgers/bench.service.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 import { LedgersService } from '../ledgers/ledgers.service.js';
 import { alone } from './orm.js';
@@ -107,6 +110,12 @@ async function load(app: INestApplicationContext): Promise<void> {
     );
     recipeOf.set(recipe.name, made.id);
   }
+  const onBench = BENCH.map(({ product, recipe, aside }) => ({
+    kind: product === undefined ? 'recipe' : 'product',
+    id: product === undefined ? recipeOf.get(recipe) : idOf.get(product),
+    aside,
+  }));
+  await app.get(BenchService).lay(checked(BenchInput, { places: onBench }));
   for (const { plot, from, applications, ...programme } of PROGRAMMES)
     await app.get(ProgrammeStore).create(
       checked(ProgrammeInput, {

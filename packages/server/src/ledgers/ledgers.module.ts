@@ -1,7 +1,8 @@
 import { Body, Controller, Get, Module, Param, Post, Put } from '@nestjs/common';
-import { CopyInput, LedgerInput, type CopyDone, type Ledger } from '@wheat-ledger/contract';
+import { BenchInput, CopyInput, LedgerInput, type Bench, type CopyDone, type Ledger } from '@wheat-ledger/contract';
 import { inputPipe } from '../common/inputPipe.js';
 import { RecordsModule } from '../records/records.module.js';
+import { BenchService } from './bench.service.js';
 import { CopiesService } from './copies.service.js';
 import { LedgersService } from './ledgers.service.js';
 
@@ -36,10 +37,26 @@ class CopiesController {
   }
 }
 
+/** What lies on the bench: one a ledger. */
+@Controller('bench')
+class BenchController {
+  constructor(private readonly bench: BenchService) {}
+
+  @Get()
+  read(): Promise<Bench> {
+    return this.bench.read();
+  }
+
+  @Put()
+  lay(@Body(inputPipe(BenchInput)) input: BenchInput): Promise<Bench> {
+    return this.bench.lay(input);
+  }
+}
+
 @Module({
   imports: [RecordsModule],
-  controllers: [LedgersController, CopiesController],
-  providers: [LedgersService, CopiesService],
-  exports: [LedgersService],
+  controllers: [LedgersController, CopiesController, BenchController],
+  providers: [LedgersService, CopiesService, BenchService],
+  exports: [LedgersService, BenchService],
 })
 export class LedgersModule {}

@@ -2,10 +2,12 @@ import { useState } from 'react';
 import type { DecimalMark } from '@wheat-ledger/core';
 import { original, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import { kindOf, KINDS, RECORD_KINDS } from '@wheat-ledger/contract';
+import { kindOf, KINDS, RECORD_KINDS, WHO_HEADER } from '@wheat-ledger/contract';
 import { LEDGER, routesOf } from './ledger';
+import type { Settings } from './slices';
 import type {
   AttachedContent,
+  Bench,
   CopyDone,
   CsvProgress,
   CsvReport,
@@ -25,7 +27,7 @@ import type {
 type AnyRecord = RecordOf<RecordKind>;
 
 const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
-const TAGS = [...ALL_TAGS, 'ledger'] as const;
+const TAGS = [...ALL_TAGS, 'ledger', 'bench'] as const;
 const PAGE = 500;
 /** An absolute address lets the same code run where there is no page to be relative to. */
 const ORIGIN = globalThis.location?.origin ?? 'http://127.0.0.1';
@@ -101,7 +103,13 @@ const ifMatch = ({ version }: Pick<Kept, 'version'>): Record<string, string> => 
 /** One API for every kind of record, since the server treats them alike. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: `${ORIGIN}${routesOf(LEDGER)}` }),
+  baseQuery: fetchBaseQuery({
+    baseUrl: `${ORIGIN}${routesOf(LEDGER)}`,
+    prepareHeaders: (headers, { getState }) => {
+      const { who } = (getState() as { readonly settings: Settings }).settings;
+      if (who) headers.set(WHO_HEADER, encodeURIComponent(who));
+    },
+  }),
   tagTypes: TAGS,
   endpoints: (build) => ({
     records: build.query<AnyRecord[], Asked>({
@@ -186,6 +194,13 @@ export const api = createApi({
       }),
       invalidatesTags: ['ledger'],
     }),
+    /** What lies on the ledger's bench. */
+    bench: build.query<Bench, void>({ query: () => 'bench', providesTags: ['bench'] }),
+    layBench: build.mutation<Bench, Bench>({
+      query: (bench) => ({ url: 'bench', method: 'PUT', body: bench }),
+      // What the server refused is not on the bench.
+      invalidatesTags: (_result, error) => (typeof error?.status === 'number' ? ['bench'] : []),
+    }),
     /** Copies a record of this ledger into another one, with what it refers to. */
     copyTo: build.mutation<CopyDone, { ledger: string; kind: RecordKind; id: string }>({
       query: ({ ledger, kind, id }) => ({
@@ -207,7 +222,7 @@ export const api = createApi({
         params: write ? { write: 'yes' } : {},
         body: file,
       }),
-      invalidatesTags: (result) => (result?.written ? [...ALL_TAGS] : []),
+      invalidatesTags: (result) => (result?.written ? [...ALL_TAGS, 'bench'] : []),
     }),
     /** Looks into a CSV file of bags, and writes what fits when told to. */
     importCsv: build.mutation<

@@ -1,29 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { DecimalMark, Figure, Nutrient, SodicSchool } from '@wheat-ledger/core';
 
-export const MOST_ON_BENCH = 8;
-
-/** A bag on the bench; set aside, it stays there but is left out of comparisons. */
-export interface BenchPlace {
-  readonly id: string;
-  readonly aside: boolean;
-}
-
-export const benchSlice = createSlice({
-  name: 'bench',
-  initialState: [] as BenchPlace[],
-  reducers: {
-    toggled: (bench, { payload: id }: PayloadAction<string>) => {
-      const at = bench.findIndex((p) => p.id === id);
-      if (at >= 0) bench.splice(at, 1);
-      else if (bench.length < MOST_ON_BENCH) bench.push({ id, aside: false });
-    },
-    setAside: (bench, { payload: id }: PayloadAction<string>) =>
-      bench.map((p) => (p.id === id ? { ...p, aside: !p.aside } : p)),
-    cleared: () => [],
-  },
-});
-
 export interface Settings {
   readonly massUnit: 'kg' | 'lb';
   /** Whether P and K are shown as oxides or as elements. */
@@ -40,6 +17,10 @@ export interface Settings {
   readonly sodicSchool: SodicSchool;
   /** How 2,500 is meant, once it has been asked. */
   readonly decimalMark: DecimalMark | undefined;
+  /** Who writes in the book, typed once in each browser. */
+  readonly who: string;
+  /** The bench as one line. */
+  readonly benchFolded: boolean;
 }
 
 const FIRST_SETTINGS: Settings = {
@@ -53,6 +34,8 @@ const FIRST_SETTINGS: Settings = {
   daysOnSurface: 0,
   sodicSchool: 'US',
   decimalMark: undefined,
+  who: '',
+  benchFolded: false,
 };
 
 export const settingsSlice = createSlice({

@@ -1,41 +1,31 @@
-import { configureStore } from '@reduxjs/toolkit';
+import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api';
-import { benchSlice, deskSlice, settingsSlice, type BenchPlace, type Settings } from './slices';
+import { deskSlice, settingsSlice, type Settings } from './slices';
 import { readKept, writeKept } from './keep';
 
-const KEEP = { bench: 'bench', settings: 'settings' } as const;
-
-/** The bench as this browser kept it; anything else found there is left alone. */
-function keptBench(): BenchPlace[] {
-  const kept = readKept<unknown>(KEEP.bench);
-  const isPlace = (place: unknown): place is BenchPlace =>
-    typeof place === 'object' && place !== null && 'id' in place && typeof place.id === 'string';
-  return Array.isArray(kept)
-    ? kept.filter(isPlace).map(({ id, aside }) => ({ id, aside: aside === true }))
-    : benchSlice.getInitialState();
-}
+const SETTINGS = 'settings';
 
 export function makeStore() {
   const store = configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
-      bench: benchSlice.reducer,
       settings: settingsSlice.reducer,
       desk: deskSlice.reducer,
     },
     middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
     preloadedState: {
-      bench: keptBench(),
-      settings: { ...settingsSlice.getInitialState(), ...readKept<Settings>(KEEP.settings) },
+      settings: { ...settingsSlice.getInitialState(), ...readKept<Settings>(SETTINGS) },
     },
   });
-  let { bench, settings } = store.getState();
+  let { settings } = store.getState();
   store.subscribe(() => {
     const now = store.getState();
-    if (now.bench !== bench) writeKept(KEEP.bench, (bench = now.bench));
-    if (now.settings !== settings) writeKept(KEEP.settings, (settings = now.settings));
+    if (now.settings !== settings) writeKept(SETTINGS, (settings = now.settings));
   });
+  // Another window may have laid the bench meanwhile.
+  setupListeners(store.dispatch);
   return store;
 }
 
@@ -43,3 +33,4 @@ export type AppStore = ReturnType<typeof makeStore>;
 type State = ReturnType<AppStore['getState']>;
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
 export const useAppSelector = useSelector.withTypes<State>();
+export type AppThunk = ThunkAction<void, State, undefined, UnknownAction>;

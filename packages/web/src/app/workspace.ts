@@ -48,24 +48,6 @@ export function useShelfWith(ids: readonly string[]) {
   }, [shelf, records, lost, isLoading, lostLoading]);
 }
 
-export interface BenchBag extends ShelfProduct {
-  readonly aside: boolean;
-}
-
-/** The bags on the bench in their order; `compared` leaves out those set aside. */
-export function useBench() {
-  const { shelf, isLoading } = useShelf();
-  const places = useAppSelector((s) => s.bench);
-  return useMemo(() => {
-    const byId = new Map(shelf.map((s) => [s.record.id, s]));
-    const bags = places.flatMap(({ id, aside }): BenchBag[] => {
-      const found = byId.get(id);
-      return found ? [{ ...found, aside }] : [];
-    });
-    return { bags, compared: bags.filter((b) => !b.aside).map((b) => b.product), isLoading };
-  }, [shelf, places, isLoading]);
-}
-
 /** The plot chosen in the plot line, or the first one. */
 export function usePlot(): { readonly plot: PlotRecord | undefined; readonly plots: readonly PlotRecord[] } {
   const { records: plots } = useRecords('plot');

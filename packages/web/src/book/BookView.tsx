@@ -3,8 +3,8 @@ import { Undo2 } from 'lucide-react';
 import { format } from 'date-fns';
 import { KINDS, type JournalAction, type JournalRecord } from '@wheat-ledger/contract';
 import { problemOf, useJournalQuery, useUndoMutation } from '../app/api';
-import { deskSlice } from '../app/slices';
-import { useAppDispatch } from '../app/store';
+import { deskSlice, settingsSlice } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
 import { LedgersLink } from '../frame/LedgerSwitch';
 import { changesBetween } from './changes';
 import { Exchange } from './Exchange';
@@ -113,6 +113,25 @@ function Entry({ entries }: { entries: Group }) {
   );
 }
 
+/** Who writes, typed once in this browser; the book has the name beside every change made from here on. */
+function WhoWrites() {
+  const who = useAppSelector((s) => s.settings.who);
+  const dispatch = useAppDispatch();
+  return (
+    <label className="no-print mb-3 flex max-w-md flex-wrap items-center gap-x-2 text-[0.9375rem]">
+      Your name in the book
+      <input
+        className="w-44"
+        value={who}
+        maxLength={80}
+        placeholder="gardener"
+        autoComplete="name"
+        onChange={(e) => dispatch(settingsSlice.actions.changed({ who: e.target.value }))}
+      />
+    </label>
+  );
+}
+
 /** Every change, newest first, together what was done for one reason; what nothing was built on can be undone, and an undo done again. */
 export function BookView() {
   const [before, setBefore] = useState<string>();
@@ -128,6 +147,7 @@ export function BookView() {
         </button>
       }
     >
+      <WhoWrites />
       <Exchange />
       {error !== undefined && <Failed error={error} retry={() => void refetch()} />}
       {data?.items.length === 0 && <Empty>Nothing was entered yet.</Empty>}

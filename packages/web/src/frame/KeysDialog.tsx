@@ -1,7 +1,8 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 8', 'set that bag on the bench aside, or compare it again'],
+  ['1 – 8', 'set that bag or mix on the bench aside, or compare it again'],
+  ['b', 'fold the bench to one line, or unfold it'],
   ['[  and  ]', 'the stage before, the stage after'],
   ['/', 'find a bag or a stage'],
   ['u', 'undo the change just made'],

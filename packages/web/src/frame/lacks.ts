@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { useRecords } from '../app/api';
-import { useBench, usePlot, useShelf } from '../app/workspace';
+import { useBench } from '../app/bench';
+import { usePlot, useShelf } from '../app/workspace';
 
 const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 

@@ -1,9 +1,9 @@
 import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { benchSlice, deskSlice } from '../app/slices';
+import { useBench, useBenchChanges } from '../app/bench';
+import { deskSlice, settingsSlice } from '../app/slices';
 import { STAGES } from '../app/stages';
-import { useAppDispatch } from '../app/store';
-import { useBench } from '../app/workspace';
+import { useAppDispatch, useAppSelector } from '../app/store';
 import { useUndoNotice } from './Notice';
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -17,7 +17,9 @@ export function useKeys(showKeys: () => void): void {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const dispatch = useAppDispatch();
-  const { bags } = useBench();
+  const { items } = useBench();
+  const { setAside } = useBenchChanges();
+  const benchFolded = useAppSelector((s) => s.settings.benchFolded);
   const undo = useUndoNotice();
   useEffect(() => {
     const step = (by: number): void => {
@@ -28,8 +30,9 @@ export function useKeys(showKeys: () => void): void {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key === 'Escape') return void dispatch(deskSlice.actions.workingClosed());
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const bag = /^[1-9]$/.test(event.key) ? bags[Number(event.key) - 1] : undefined;
-      if (bag) dispatch(benchSlice.actions.setAside(bag.record.id));
+      const place = /^[1-9]$/.test(event.key) ? items[Number(event.key) - 1] : undefined;
+      if (place) setAside(place.id);
+      else if (event.key === 'b') dispatch(settingsSlice.actions.changed({ benchFolded: !benchFolded }));
       else if (event.key === '[') step(-1);
       else if (event.key === ']') step(1);
       else if (event.key === '?') showKeys();
@@ -40,5 +43,5 @@ export function useKeys(showKeys: () => void): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, pathname, dispatch, bags, undo, showKeys]);
+  }, [navigate, pathname, dispatch, items, setAside, benchFolded, undo, showKeys]);
 }

@@ -5,11 +5,13 @@ import { useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
 import { useRecords } from '../app/api';
-import { useBench, useShelfWith, type ShelfProduct } from '../app/workspace';
+import { useBench } from '../app/bench';
+import { useShelfWith, type ShelfProduct } from '../app/workspace';
 import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { OnBench } from '../ui/OnBench';
 import { useSaving } from '../ui/useSaving';
 import { CopyTo } from '../ui/CopyTo';
 import { useTakeOut } from '../ui/useTakeOut';
@@ -23,7 +25,7 @@ const TAB =
 
 function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf: readonly ShelfProduct[] }) {
   const navigate = useNavigate();
-  const { compared } = useBench();
+  const { items } = useBench();
   const takeOut = useTakeOut('recipe', '/mix');
   const saved = useMemo(() => (record ? recipeText(record) : blankRecipe()), [record]);
   const [tab, setTab] = useState(saved.parts.length > 0 ? 1 : 0);
@@ -46,6 +48,10 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
   const text = useWatch({ control: form.control }) as RecipeText;
   const all = useMemo(() => shelf.map((s) => s.product), [shelf]);
   // What was taken off the shelf keeps its part in a recipe, and gets none in a new mix.
+  const onBench = useMemo(
+    () => items.flatMap((i) => (i.kind === 'product' && !i.aside && i.product ? [i.product] : [])),
+    [items],
+  );
   const present = useMemo(() => shelf.filter((s) => s.record.deletedAt === null).map((s) => s.product), [shelf]);
   return (
     <EditForm<'recipe', RecipeText>
@@ -63,6 +69,7 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
       actions={
         record && (
           <>
+            <OnBench kind="recipe" id={record.id} name={record.name} />
             <CopyTo kind="recipe" id={record.id} />
             <button
               type="button"
@@ -86,7 +93,7 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
           <TabPanel tabIndex={-1}>
             <MakeMix
               text={text}
-              bench={compared}
+              bench={onBench}
               shelf={present}
               onUse={(parts) => {
                 form.setValue('parts', [...parts]);

@@ -1,5 +1,6 @@
-import { screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { api } from '../app/api';
 import { asRecord, productNamed, show } from '../../test/show';
 import { PriceView } from './PriceView';
 
@@ -94,8 +95,7 @@ test('ties are called ties, and each currency has a ladder of its own', async ()
 
 test('everything set aside is said, with the way back', async () => {
   const { store } = await show(<PriceView />, { bench: ids('Quernlow Urea') });
-  const { benchSlice } = await import('../app/slices');
-  const { act } = await import('@testing-library/react');
-  act(() => void store.dispatch(benchSlice.actions.setAside(productNamed('Quernlow Urea').id)));
+  const places = [{ kind: 'product' as const, id: productNamed('Quernlow Urea').id, aside: true }];
+  await act(() => store.dispatch(api.util.upsertQueryData('bench', undefined, { places })));
   expect(document.body.textContent).toContain('Press its number to take it back');
 });

@@ -13,9 +13,10 @@ import {
   type CostQuestion,
   type Nutrient,
 } from '@wheat-ledger/core';
+import { useBench } from '../app/bench';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { useBench } from '../app/workspace';
+
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Swatch } from '../ui/patterns';
@@ -25,7 +26,7 @@ import { PriceTable } from './PriceTable';
 
 /** What a unit of each nutrient costs, for everything on the bench. */
 export function PriceView() {
-  const { bags, compared, isLoading } = useBench();
+  const { items, compared, isLoading } = useBench();
   const { massUnit, basis, nutrient: chosen } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const nutrients = useMemo(() => {
@@ -50,8 +51,8 @@ export function PriceView() {
     <Sheet title="Price" question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}>
       {compared.length === 0 ? (
         <Empty>
-          {bags.length > 0 ? (
-            'Every bag on the bench is set aside. Press its number to take it back.'
+          {items.length > 0 ? (
+            'All of the bench is set aside. Press its number to take it back.'
           ) : (
             <>
               Put bags on the bench from the{' '}

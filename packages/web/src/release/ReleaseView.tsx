@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { formatNumber, parseNumber } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { useBench } from '../app/bench';
 import { useSite } from '../app/seasons';
-import { useBench } from '../app/workspace';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
@@ -54,7 +54,7 @@ const NO_BANDS: Bands = {};
 
 /** When the nitrogen arrives, against when the crop wants it. */
 export function ReleaseView() {
-  const { bags, compared, isLoading } = useBench();
+  const { items, compared, isLoading } = useBench();
   const { site, crop, plot, isLoading: siteLoading } = useSite();
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
@@ -70,7 +70,7 @@ export function ReleaseView() {
   const courses = useMemo(() => (releases ?? []).filter((r): r is Course => r.kind === 'release'), [releases]);
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
   const points = useMemo(() => weekPoints(courses, bands, count), [courses, bands, count]);
-  const numbers = useMemo(() => new Map(bags.map((b, i) => [b.record.id, i + 1])), [bags]);
+  const numbers = useMemo(() => new Map(items.map((item, i) => [item.id, i + 1])), [items]);
   const watered = courses.some((c) => c.setup.around.water);
   const numberOf = useCallback((id: string): number => numbers.get(id) ?? 0, [numbers]);
   if (isLoading) return <Loading what="the bench" />;
@@ -106,8 +106,8 @@ export function ReleaseView() {
       )}
       {compared.length === 0 && (
         <Empty>
-          {bags.length > 0 ? (
-            'Every bag on the bench is set aside. Press its number to take it back.'
+          {items.length > 0 ? (
+            'All of the bench is set aside. Press its number to take it back.'
           ) : (
             <>
               Put bags on the bench from the{' '}

@@ -1,24 +1,16 @@
 import { useMemo } from 'react';
 import { recipeAs, toApplication, type ApplicationInput, type RecipeRecord } from '@wheat-ledger/contract';
-import { bagAs, PLAIN_WATER, readParts, type Doing, type Given } from '@wheat-ledger/core';
+import { bagAs, PLAIN_WATER, type Doing, type Given } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { weighRecipe } from '../app/recipes';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
 
 const notKnown = (name: string, unknown: string): Given => ({ name, parts: [], unknown });
 
-/** The bags of a recipe by their shares; one that is not here, or whose parts have no weight, makes the whole not known. */
+/** The bags of a recipe by their shares. */
 function recipeGiven(recipe: RecipeRecord, shelf: readonly ShelfProduct[]): Given {
-  const parts = recipe.parts.map(({ productId, parts: count }) => ({
-    product: shelf.find((s) => s.record.id === productId)?.product,
-    parts: count,
-  }));
-  const here = parts.flatMap(({ product, parts: count }) => (product ? [{ product, parts: count }] : []));
-  if (here.length < parts.length) return notKnown(recipe.name, `A bag of ${recipe.name} is not here.`);
-  const read = readParts(here, recipe.by);
-  if (read.kind === 'needsDensity')
-    return notKnown(recipe.name, `${recipe.name} is by volume, and ${read.products.join(' and ')} has no density.`);
-  const given = recipeAs(recipe.name, read.components);
-  return given.parts.length > 0 ? given : notKnown(recipe.name, `${recipe.name} has no parts yet.`);
+  const read = weighRecipe(recipe, shelf);
+  return read.kind === 'unknown' ? notKnown(recipe.name, read.why) : recipeAs(recipe.name, read.components);
 }
 
 /** What an application gives: its bag, the bags of its recipe, or water. */

@@ -4,12 +4,13 @@ import { Plus } from 'lucide-react';
 import { formatGiven, formatMoney, formatTrimmed, labelChecks, type Product } from '@wheat-ledger/core';
 import type { ProductRecord, ShelfFilterInput } from '@wheat-ledger/contract';
 import { problemOf, useRecords, useRestoreMutation } from '../app/api';
-import { benchSlice, deskSlice, MOST_ON_BENCH } from '../app/slices';
+import { deskSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useShelf, type ShelfProduct } from '../app/workspace';
 import { Bag } from '../ui/Bag';
 import { bagContents } from '../ui/bagContents';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { OnBench } from '../ui/OnBench';
 import { Swatch } from '../ui/patterns';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { useOnHand } from './useStock';
@@ -35,9 +36,6 @@ function priceOf({ offers }: Product): string {
 
 function StandingBag({ record, product }: ShelfProduct) {
   const basis = useAppSelector((s) => s.settings.basis);
-  const bench = useAppSelector((s) => s.bench);
-  const dispatch = useAppDispatch();
-  const onBench = bench.some((p) => p.id === record.id);
   const warnings = useMemo(() => labelChecks(product).filter((f) => f.severity === 'warning').length, [product]);
   return (
     <article className="flex flex-col" data-testid="shelf-bag">
@@ -56,18 +54,9 @@ function StandingBag({ record, product }: ShelfProduct) {
         {warnings > 0 && (
           <p className="text-beet">{warnings === 1 ? '1 thing to check' : `${warnings} things to check`}</p>
         )}
-        <label className="mt-0.5 flex cursor-pointer items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="size-4 accent-wheat"
-            checked={onBench}
-            disabled={!onBench && bench.length >= MOST_ON_BENCH}
-            onChange={() => dispatch(benchSlice.actions.toggled(record.id))}
-          />
-          <span>
-            on the bench<span className="sr-only">: {record.name}</span>
-          </span>
-        </label>
+        <div className="mt-0.5">
+          <OnBench kind="product" id={record.id} name={record.name} />
+        </div>
       </div>
     </article>
   );

@@ -1,0 +1,60 @@
+import type { Figure } from '../figure/index.js';
+import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
+import { isExact, plainAmount, type Range } from '../quantity/index.js';
+import { midFraction, type AnalysisFigure, type DeclaredValue, type Offer, type Product } from '../shelf/index.js';
+import type { Mixture } from './mixture.js';
+
+const asValue = (range: Range): DeclaredValue =>
+  isExact(range) ? { kind: 'number', value: range.mid } : { kind: 'range', ...range };
+
+const line = (analyte: AnalysisFigure['analyte'], basis: AnalysisFigure['basis'], percent: Range): AnalysisFigure => ({
+  analyte,
+  basis,
+  value: asValue(percent),
+  unit: '%',
+  provenance: 'typical',
+  source: 'the recipe',
+});
+
+const FORMS = Object.keys(FORM_NAMES) as readonly NitrogenForm[];
+
+/** The mix's nitrogen by form, when every part that brings nitrogen says its forms; otherwise none: a form nobody names is not zero. */
+function formsOf({ components, totalKg }: Mixture): readonly AnalysisFigure[] {
+  const withNitrogen = components.filter(({ product }) => midFraction(product, 'N') > 0);
+  const forms = (product: Product): number => FORMS.reduce((sum, form) => sum + midFraction(product, `N.${form}`), 0);
+  if (withNitrogen.some(({ product }) => forms(product) === 0)) return [];
+  return FORMS.flatMap((form) => {
+    const kg = withNitrogen.reduce((sum, { product, kg }) => sum + kg * midFraction(product, `N.${form}`), 0);
+    const percent = (kg / totalKg) * 100;
+    return percent > 0 ? [line(`N.${form}`, 'element', { low: percent, mid: percent, high: percent })] : [];
+  });
+}
+
+const offerOf = (cost: Figure | undefined, currency: string | undefined): readonly Offer[] =>
+  cost && currency
+    ? [{ size: 1, unit: 'kg', price: { amount: plainAmount(cost.value.mid.toFixed(4)), currency }, seenOn: undefined }]
+    : [];
+
+/**
+ * A mix as a bag among bags: its analysis, what its parts cost, and what it is made of, the most first. Its price is per kg of mix, bought as its
+ * parts are.
+ * @param id under which it is compared
+ * @example mixAsProduct('r1', 'Spring feed', mixture([{ product: urea, kg: 1 }, { product: gypsum, kg: 1 }])) // 23 % N, …
+ */
+export function mixAsProduct(id: string, name: string, mix: Mixture): Product {
+  const byMass = [...mix.components].sort((a, b) => b.kg - a.kg).map(({ product }) => product);
+  const coated = byMass.flatMap((p) => p.longevity ?? []);
+  return {
+    id,
+    name,
+    form: 'bulk',
+    densityKgPerL: undefined,
+    grade: undefined,
+    analysis: [...mix.analysis.map((n) => line(n.nutrient, n.basis, n.percent.value)), ...formsOf(mix)],
+    derivedFrom: [...new Set(byMass.flatMap((p) => p.derivedFrom))],
+    offers: offerOf(mix.costPerKg, mix.currency),
+    directions: [],
+    longevity: coated.length === 1 ? coated[0] : undefined,
+    carbonToNitrogen: byMass.length === 1 ? byMass[0]?.carbonToNitrogen : undefined,
+  };
+}

@@ -1,0 +1,23 @@
+import { MOST_ON_BENCH, type BenchKind } from '@wheat-ledger/contract';
+import { useBench, useBenchChanges } from '../app/bench';
+
+/** The tick that puts a bag or a recipe on the bench, or takes it off. */
+export function OnBench({ kind, id, name }: { kind: BenchKind; id: string; name: string }) {
+  const { items, isLoading } = useBench();
+  const { toggle } = useBenchChanges();
+  const onBench = items.some((item) => item.id === id);
+  return (
+    <label className="flex cursor-pointer items-center gap-1.5">
+      <input
+        type="checkbox"
+        className="size-4 accent-wheat"
+        checked={onBench}
+        disabled={isLoading || (!onBench && items.length >= MOST_ON_BENCH)}
+        onChange={() => toggle(kind, id)}
+      />
+      <span>
+        on the bench<span className="sr-only">: {name}</span>
+      </span>
+    </label>
+  );
+}
