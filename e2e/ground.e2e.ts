@@ -41,10 +41,36 @@ test('sides that do not meet are told beside the field', async () => {
   await page.close();
 });
 
+test('ground opens on the plot: to scale, with its seasons, its soil in facts, and what to do first', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/ground`);
+  await clickLink(page, 'Sweetcorn block');
+  expect(await page.$$('main form')).toHaveLength(0);
+  await expectText(page, '[data-testid=gaps]', /Do firstTest the pH.*ThenSend a soil sample in/);
+  await expectText(page, '[data-testid=plot-facts]', /Texturesand.*pHnot known/);
+  await clickLink(page, 'Test the pH');
+  await fill(page, 'pH', '7.8');
+  await clickButton(page, 'Save');
+  await expectText(page, '[data-testid=plot-facts]', /pH7\.8it keeps P, Fe/);
+  await clickLink(page, 'Warmth and water');
+  await clickLink(page, 'Change the usual year');
+  await choose(page, 'Known as', 'a yearly mean and swing');
+  await fill(page, 'Mean of the year, °C', 'mild');
+  await clickButton(page, 'Save');
+  await expectText(page, 'main', /Read "mild"/);
+  await fill(page, 'Mean of the year, °C', '9');
+  await clickButton(page, 'Save');
+  await expectText(page, '[role=status]', /Saved “Sweetcorn block”/);
+  await clickButton(page, 'Undo');
+  await expectText(page, '[role=status]', /Undone/);
+  await page.close();
+});
+
 test('a soil slip is pasted, taken over, saved; what follows from it opens to its working', async () => {
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/ground`);
   await clickLink(page, 'Sweetcorn block');
+  await clickLink(page, 'Soil');
   await expectText(page, '[data-testid=conditions]', /sodicunknowntest sodium, calcium and magnesium/);
   await clickLink(page, 'Enter a soil report');
   await (await field(page, 'The text of the slip')).focus();
@@ -157,6 +183,7 @@ test('a jar test is begun, its clock survives the page, and its answer stands wi
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/ground`);
   await clickLink(page, 'Sweetcorn block');
+  await clickLink(page, 'Soil');
   await expectText(page, '[data-testid=conditions]', /dispersiveunknowntest the jar test for dispersion/);
   await clickLink(page, 'Jar tests');
   await clickButton(page, 'Does the clay disperse?');
@@ -166,7 +193,7 @@ test('a jar test is begun, its clock survives the page, and its answer stands wi
   await expectText(page, '[data-testid=step-cloud2h]', /in (2 h|1 h \d+ min), at/);
   await choose(page, 'Cloud after 2 hours', 'milky water');
   await expectText(page, '[data-testid=jar-result]', /the clay disperses/);
-  await clickLink(page, 'Plot and soil');
+  await clickLink(page, 'Soil');
   await expectText(page, '[data-testid=conditions]', /dispersiveyesmilky water/);
   await page.close();
 });

@@ -83,7 +83,7 @@ test('pressing and typing anything anywhere never breaks a page, shows no number
     '/ground/crops/new?from=leek',
     '/book',
     ...(await ids('plots')).flatMap((id) =>
-      ['', '/seasons', '/programmes', '/programmes/new', '/weather', '/jars', '/soil/new'].map(
+      ['', '/edit', '/soil', '/weather/edit', '/programmes', '/programmes/new', '/weather', '/jars', '/soil/new'].map(
         (page) => `/ground/${id}${page}`,
       ),
     ),

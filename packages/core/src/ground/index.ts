@@ -25,6 +25,15 @@ export { type Condition, condition, CONDITION_NAMES, CONDITIONS, soilPH } from '
 export { type Implication } from './implication.js';
 export { type Lime, soilImplications } from './implications.js';
 export { CHECK_COSTS, SIGN_PLACE_NAMES, SIGN_PLACES, SIGNS, sortCauses } from './causes.js';
+export {
+  type FactPlace,
+  type PlotFact,
+  plotFacts,
+  type PlotGap,
+  plotGaps,
+  type PlotKnown,
+  SUPPOSED_YEAR,
+} from './plotFacts.js';
 export { pHAvailability } from './availability.js';
 export {
   type DailyLog,

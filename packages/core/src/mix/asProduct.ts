@@ -1,11 +1,15 @@
 import type { Figure } from '../figure/index.js';
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
-import { isExact, plainAmount, type Range } from '../quantity/index.js';
+import { plainAmount, type Range } from '../quantity/index.js';
 import { midFraction, type AnalysisFigure, type DeclaredValue, type Offer, type Product } from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
-const asValue = (range: Range): DeclaredValue =>
-  isExact(range) ? { kind: 'number', value: range.mid } : { kind: 'range', ...range };
+/** As many digits as a label could ever stand for. */
+const written = (percent: number): number => Number(percent.toPrecision(6));
+const asValue = ({ low, mid, high }: Range): DeclaredValue =>
+  low === high
+    ? { kind: 'number', value: written(mid) }
+    : { kind: 'range', low: written(low), mid: written(mid), high: written(high) };
 
 const line = (analyte: AnalysisFigure['analyte'], basis: AnalysisFigure['basis'], percent: Range): AnalysisFigure => ({
   analyte,
@@ -13,7 +17,7 @@ const line = (analyte: AnalysisFigure['analyte'], basis: AnalysisFigure['basis']
   value: asValue(percent),
   unit: '%',
   provenance: 'typical',
-  source: 'the recipe',
+  source: 'worked out from its parts',
 });
 
 const FORMS = Object.keys(FORM_NAMES) as readonly NitrogenForm[];

@@ -17,6 +17,13 @@ export const router = createBrowserRouter(
           path: 'ground/:id/soil/:reportId',
           lazy: async () => ({ Component: (await import('../ground/SoilReportEditor')).SoilReportEditor }),
         },
+        { path: 'ground/new', lazy: async () => ({ Component: (await import('../ground/PlotEditor')).NewPlot }) },
+        { path: 'ground/:id/edit', lazy: async () => ({ Component: (await import('../ground/PlotEditor')).EditPlot }) },
+        { path: 'ground/:id/soil', lazy: async () => ({ Component: (await import('../ground/SoilView')).SoilView }) },
+        {
+          path: 'ground/:id/weather/edit',
+          lazy: async () => ({ Component: (await import('../ground/PlotEditor')).EditWeather }),
+        },
         {
           path: 'ground/:id/weather',
           lazy: async () => ({ Component: (await import('../ground/WeatherView')).WeatherView }),
@@ -30,10 +37,6 @@ export const router = createBrowserRouter(
         {
           path: 'ground/crops/:crop',
           lazy: async () => ({ Component: (await import('../season/CropsView')).EditCrop }),
-        },
-        {
-          path: 'ground/:id/seasons',
-          lazy: async () => ({ Component: (await import('../season/SeasonsView')).SeasonsView }),
         },
         {
           path: 'ground/:id/programmes',

@@ -19,8 +19,8 @@ export interface Settings {
   readonly decimalMark: DecimalMark | undefined;
   /** Who writes in the book, typed once in each browser. */
   readonly who: string;
-  /** The bench as one line. */
-  readonly benchFolded: boolean;
+  /** Whether the bench is one line; on a narrow screen it is until somebody unfolds it. */
+  readonly benchFolded: boolean | undefined;
 }
 
 const FIRST_SETTINGS: Settings = {
@@ -35,7 +35,7 @@ const FIRST_SETTINGS: Settings = {
   sodicSchool: 'US',
   decimalMark: undefined,
   who: '',
-  benchFolded: false,
+  benchFolded: undefined,
 };
 
 export const settingsSlice = createSlice({

@@ -24,13 +24,15 @@ beforeEach(() => {
   });
 });
 const bench = (): string => screen.getByTestId('bench').textContent ?? '';
+/** The page hears of a change a moment after it. */
+const says = (words: RegExp): Promise<void> => waitFor(() => expect(bench()).toMatch(words));
 const ids = (n: number): string[] => sampleProducts.slice(0, n).map((p) => p.id);
 
 test('what is changed shows at once and is laid in the ledger, the last as it stands', async () => {
   const [first, second] = ids(2);
   await show(<Bench />, { bench: ids(2) });
   await userEvent.click(screen.getAllByTitle(/Set aside/)[1]!);
-  expect(bench()).toMatch(/set aside/);
+  await says(/set aside/);
   await userEvent.click(screen.getAllByTitle('Take off the bench')[0]!);
   await waitFor(() => expect(laid.at(-1)).toEqual([{ kind: 'product', id: second, aside: true }]));
   expect(laid[0]).toEqual([
@@ -42,9 +44,9 @@ test('what is changed shows at once and is laid in the ledger, the last as it st
 test('it is cleared and put back', async () => {
   await show(<Bench />, { bench: ids(3) });
   await userEvent.click(screen.getByRole('button', { name: 'clear' }));
-  expect(bench()).toContain('Nothing on it');
+  await says(/Nothing on it/);
   await userEvent.click(screen.getByRole('button', { name: 'Put the 3 back' }));
-  expect(bench()).toContain('3 of 8');
+  await says(/3 of 8/);
   await waitFor(() => expect(laid.map((places) => places.length)).toEqual([0, 3]));
 });
 

@@ -4,9 +4,9 @@ import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { MOST_ON_BENCH, type BenchPlace } from '@wheat-ledger/contract';
 import { useBench, useBenchChanges, type BenchItem } from '../app/bench';
 import { readKept, writeKept } from '../app/keep';
-import { settingsSlice } from '../app/slices';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
+import { useFolding } from './useFolding';
 
 const NONE: readonly never[] = [];
 
@@ -93,10 +93,9 @@ export function Bench() {
   const { items, isLoading } = useBench();
   const { lay } = useBenchChanges();
   const [cleared, setCleared] = useState<readonly BenchPlace[]>(NONE);
-  const wantsFolded = useAppSelector((s) => s.settings.benchFolded);
-  const dispatch = useAppDispatch();
+  const folding = useFolding();
   const empty = items.length === 0;
-  const folded = wantsFolded || empty;
+  const folded = folding.folded || empty;
   useOldBench(empty && !isLoading, lay);
   const clear = (): void => {
     setCleared(items.map(({ kind, id, aside }) => ({ kind, id, aside })));
@@ -123,7 +122,7 @@ export function Bench() {
       className="cursor-pointer p-1"
       aria-expanded={!folded}
       title={folded ? 'Unfold the bench (b)' : 'Fold the bench to one line (b)'}
-      onClick={() => dispatch(settingsSlice.actions.changed({ benchFolded: !folded }))}
+      onClick={folding.turn}
     >
       {folded ? <ChevronUp size={18} aria-hidden="true" /> : <ChevronDown size={18} aria-hidden="true" />}
       <span className="sr-only">{folded ? 'Unfold the bench' : 'Fold the bench'}</span>

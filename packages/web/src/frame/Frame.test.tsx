@@ -33,9 +33,9 @@ test('the spine says what each stage still lacks', async () => {
 test('number keys set bags aside, but not while something is typed', async () => {
   await show(<Frame />, { path: '/shelf', bench: [productNamed('Barn straw').id, productNamed('Quernlow Urea').id] });
   await userEvent.keyboard('2');
-  expect(bench()).toMatch(/Quernlow Ureaset aside/);
+  await waitFor(() => expect(bench()).toMatch(/Quernlow Ureaset aside/));
   await userEvent.keyboard('2');
-  expect(bench()).not.toMatch(/set aside/);
+  await waitFor(() => expect(bench()).not.toMatch(/set aside/));
   await userEvent.click(await screen.findByLabelText('Find a bag or a stage'));
   await userEvent.keyboard('1');
   expect(bench()).not.toMatch(/set aside/);

@@ -54,7 +54,7 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
                   {crop}
                 </span>
               ) : (
-                <Link to={`/ground/${plot.id}/seasons`} className="plain">
+                <Link to={`/ground/${plot.id}#seasons`} className="plain">
                   say what grows
                 </Link>
               )}

@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useBench, useBenchChanges } from '../app/bench';
-import { deskSlice, settingsSlice } from '../app/slices';
+import { deskSlice } from '../app/slices';
 import { STAGES } from '../app/stages';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppDispatch } from '../app/store';
+import { useFolding } from './useFolding';
 import { useUndoNotice } from './Notice';
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -19,7 +20,7 @@ export function useKeys(showKeys: () => void): void {
   const dispatch = useAppDispatch();
   const { items } = useBench();
   const { setAside } = useBenchChanges();
-  const benchFolded = useAppSelector((s) => s.settings.benchFolded);
+  const { turn } = useFolding();
   const undo = useUndoNotice();
   useEffect(() => {
     const step = (by: number): void => {
@@ -32,7 +33,7 @@ export function useKeys(showKeys: () => void): void {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
       const place = /^[1-9]$/.test(event.key) ? items[Number(event.key) - 1] : undefined;
       if (place) setAside(place.id);
-      else if (event.key === 'b') dispatch(settingsSlice.actions.changed({ benchFolded: !benchFolded }));
+      else if (event.key === 'b') turn();
       else if (event.key === '[') step(-1);
       else if (event.key === ']') step(1);
       else if (event.key === '?') showKeys();
@@ -43,5 +44,5 @@ export function useKeys(showKeys: () => void): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, pathname, dispatch, items, setAside, benchFolded, undo, showKeys]);
+  }, [navigate, pathname, dispatch, items, setAside, turn, undo, showKeys]);
 }

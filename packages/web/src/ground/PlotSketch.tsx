@@ -152,8 +152,15 @@ function Corner({
   );
 }
 
+interface SketchProps {
+  readonly shape: Shape;
+  readonly onTurn?: (corner: number) => void;
+  /** Whether the shape is only supposed, and its edge dashed. */
+  readonly supposed?: boolean;
+}
+
 /** The plot to scale as its numbers are typed, with a rule of a round length beside it. */
-export function PlotSketch({ shape, onTurn }: { shape: Shape; onTurn?: (corner: number) => void }) {
+export function PlotSketch({ shape, onTurn, supposed = false }: SketchProps) {
   const { width, height, draw } = outline(shape, onTurn);
   const scale = (BOX - 2 * EDGE) / Math.max(width, height, 1e-6);
   const tall = height * scale + 2 * EDGE + 26;
@@ -167,7 +174,12 @@ export function PlotSketch({ shape, onTurn }: { shape: Shape; onTurn?: (corner: 
       aria-label={`The plot to scale, ${width.toFixed(1)} by ${height.toFixed(1)} m over all`}
       className="max-h-72 w-full"
     >
-      <g fill="url(#pattern-rest)" stroke="var(--pine)" strokeWidth="1.5">
+      <g
+        fill="url(#pattern-rest)"
+        stroke="var(--pine)"
+        strokeWidth="1.5"
+        strokeDasharray={supposed ? '5 4' : undefined}
+      >
         {draw(x, y, scale)}
       </g>
       <path d={`M${EDGE} ${tall - 16}v6h${rule * scale}v-6`} fill="none" stroke="var(--pine)" />

@@ -168,7 +168,7 @@ function FigureRows() {
 
 function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRecord }) {
   const navigate = useNavigate();
-  const back = `/ground/${plot.id}`;
+  const back = `/ground/${plot.id}/soil`;
   const takeOut = useTakeOut('soil', back);
   const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);

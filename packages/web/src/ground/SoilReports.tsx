@@ -168,7 +168,7 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
   const jar = useNewestJar(plot.id);
   const school = useAppSelector((s) => s.settings.sodicSchool);
   return (
-    <section className="mt-8 border-t-4 border-double border-line-strong pt-4">
+    <section>
       <div className="mb-2 flex items-end gap-3">
         <h2 className="mr-auto text-xl">Soil reports</h2>
         <Link to={`/ground/${plot.id}/soil/new`} className="action">

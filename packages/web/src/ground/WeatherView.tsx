@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { format, subDays } from 'date-fns';
 import { Trash2, Upload } from 'lucide-react';
 import {
@@ -142,7 +143,7 @@ function YearOfWater({ site }: { site: Site }) {
         <p className="mt-1 text-slate">
           How moist the soil is and what washes out: unknown.{' '}
           {site.medium === 'mineralSoil'
-            ? 'It takes rain and evapotranspiration for every day, from the usual year on the plot’s page or from a logger.'
+            ? 'It takes rain and evapotranspiration for every day, from the usual year or from a logger.'
             : 'Pots and potting media drain in ways a field’s balance does not tell.'}
         </p>
       )}
@@ -208,7 +209,11 @@ function WaterBrought({ plot, site }: { plot: PlotRecord; site: Site }) {
   if (!plot.water)
     return (
       <p className="text-faint">
-        Nothing is known of the water it is given. Enter a water analysis on the plot’s page.
+        Nothing is known of the water it is given.{' '}
+        <Link to={`/ground/${plot.id}/weather/edit`} className="plain">
+          Enter a water analysis
+        </Link>
+        .
       </p>
     );
   return (
@@ -231,7 +236,15 @@ function PlotWeather({ plot }: { plot: PlotRecord }) {
   const logs = useLogsOf(plot.id);
   const site = useMemo(() => toSite(plot, logs), [plot, logs]);
   return (
-    <Sheet title="Ground" question={`How warm and how wet is it in ${plot.name}?`}>
+    <Sheet
+      title="Ground"
+      question={`How warm and how wet is it in ${plot.name}?`}
+      actions={
+        <Link to={`/ground/${plot.id}/weather/edit`} className="action">
+          Change the usual year
+        </Link>
+      }
+    >
       <PlotPages plotId={plot.id} />
       <section className="mb-6">
         <h2 className="mb-2 text-xl">Logs</h2>

@@ -89,7 +89,7 @@ export function ReleaseView() {
       {plot && !site && !siteLoading && (
         <Empty>
           Release needs to know what grows here and from when.{' '}
-          <Link to={`/ground/${plot.id}/seasons`} className="plain">
+          <Link to={`/ground/${plot.id}#seasons`} className="plain">
             Say it
           </Link>
           .

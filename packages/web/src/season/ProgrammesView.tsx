@@ -76,7 +76,7 @@ function PlotProgrammes({ plot }: { plot: PlotRecord }) {
       {seasons.length === 0 ? (
         <Empty>
           A programme is for a season.{' '}
-          <Link to={`/ground/${plot.id}/seasons`} className="plain">
+          <Link to={`/ground/${plot.id}#seasons`} className="plain">
             Say what grows here
           </Link>{' '}
           first.

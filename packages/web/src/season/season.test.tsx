@@ -5,7 +5,7 @@ import type { ProgrammeRecord } from '@wheat-ledger/contract';
 import { idOf, productNamed, samplePlots, sampleSeasons, show } from '../../test/show';
 import { CropsView } from './CropsView';
 import { ProgrammeEditor } from './ProgrammeEditor';
-import { SeasonsView } from './SeasonsView';
+import { PlotSeasons } from './PlotSeasons';
 
 /** A worker that is still at it: the page’s own numbers do not wait for it. */
 class SlowWorker extends EventTarget {
@@ -17,7 +17,7 @@ beforeAll(() => Object.assign(globalThis, { Worker: SlowWorker }));
 const wheat = samplePlots[0]!;
 
 test('a plot’s seasons, the newest looked at; another is chosen, and what is known of its crop stands below', async () => {
-  await show(<SeasonsView />, { path: `/ground/${wheat.id}/seasons`, route: '/ground/:id/seasons' });
+  await show(<PlotSeasons plot={wheat} />);
   const rows = screen.getAllByTestId('season');
   expect(rows.map((r) => within(r).getAllByRole('cell')[0]!.textContent)).toEqual([
     'Heritage bread wheat',
@@ -34,11 +34,7 @@ test('a plot’s seasons, the newest looked at; another is chosen, and what is k
 });
 
 test('a plot without a season asks what grows there', async () => {
-  await show(<SeasonsView />, {
-    path: `/ground/${wheat.id}/seasons`,
-    route: '/ground/:id/seasons',
-    records: { season: [] },
-  });
+  await show(<PlotSeasons plot={wheat} />, { records: { season: [] } });
   expect(screen.getByText(/Nothing is said yet of what grows here/)).toBeTruthy();
   expect(screen.getByRole('heading', { name: 'What grows here, and from when' })).toBeTruthy();
 });

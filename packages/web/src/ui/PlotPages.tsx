@@ -6,11 +6,11 @@ import { usePlot } from '../app/workspace';
 import { Pages, usePageOf, type PageList } from './Pages';
 
 const PAGES: PageList = [
-  ['', 'Plot and soil'],
-  ['/seasons', 'Seasons'],
-  ['/programmes', 'Programmes'],
-  ['/weather', 'Weather and water'],
+  ['', 'Plot and seasons'],
+  ['/soil', 'Soil'],
+  ['/weather', 'Warmth and water'],
   ['/jars', 'Jar tests'],
+  ['/programmes', 'Programmes'],
 ];
 
 /** Every plot, and the pages of the one that is open; another plot opens on the same page. */

@@ -13,6 +13,8 @@ interface RecordForm<K extends RecordKind, Text extends FieldValues> {
   readonly read: (text: Text) => ReadText & { readonly plain: InputOf<K> };
   /** What the draft of a new record is kept under. */
   readonly draftOfNew?: string;
+  /** Which part of the record is edited, where a page shows one only: its draft is its own. */
+  readonly part?: string;
   readonly nameOf: (record: RecordOf<K>) => string;
   readonly onSaved: (record: RecordOf<K>) => void | Promise<void>;
 }
@@ -25,6 +27,7 @@ export function useRecordForm<K extends RecordKind, Text extends FieldValues>({
   saved,
   read,
   draftOfNew = 'new',
+  part,
   nameOf,
   onSaved,
 }: RecordForm<K, Text>) {
@@ -33,7 +36,7 @@ export function useRecordForm<K extends RecordKind, Text extends FieldValues>({
     saved,
     version: record?.version,
     read,
-    draft: `${kind}.${record?.id ?? draftOfNew}`,
+    draft: `${kind}.${record?.id ?? draftOfNew}${part ? `.${part}` : ''}`,
   });
   const { saving, trouble, submit, saveOver } = useSaving({
     kind,

@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { format } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { SeasonInput, type PlotRecord } from '@wheat-ledger/contract';
@@ -10,10 +10,7 @@ import { useAppDispatch } from '../app/store';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, SelectField, TextField } from '../ui/Field';
-import { MarginNote, MarginNotes } from '../ui/MarginNotes';
-import { PlotPages } from '../ui/PlotPages';
-import { Empty, Sheet } from '../ui/Sheet';
-import { usePlotPage } from '../ui/usePlotPage';
+import { Empty } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
@@ -121,32 +118,35 @@ function SeasonRow({ open, chosen, onEdit }: { open: ChosenSeason; chosen: boole
   );
 }
 
-function PlotSeasons({ plot }: { plot: PlotRecord }) {
-  const { seasons, chosen } = useSeasons(plot.id);
+/** What grows on a plot and grew there before, line by line, and what is known of the chosen one's crop. */
+export function PlotSeasons({ plot }: { plot: PlotRecord }) {
+  const { seasons, chosen, isLoading } = useSeasons(plot.id);
   const [editing, setEditing] = useState<string>();
-  const adding = seasons.length === 0 || editing === 'new';
+  const adding = editing === 'new' || (seasons.length === 0 && !isLoading);
   const open = seasons.find((s) => s.record.id === editing);
   const done = (): void => setEditing(undefined);
+  const section = useRef<HTMLElement>(null);
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash === '#seasons') section.current?.scrollIntoView?.();
+  }, [hash]);
   return (
-    <Sheet
-      title="Ground"
-      question={`What grows in ${plot.name}, and what grew there before?`}
-      actions={
-        <>
-          <Link to="/ground/crops" className="action">
-            Crops
-          </Link>
-          {!adding && (
-            <button type="button" className="action main" onClick={() => setEditing('new')}>
-              <Plus size={17} aria-hidden="true" />
-              Another season
-            </button>
-          )}
-        </>
-      }
-    >
-      <PlotPages plotId={plot.id} />
-      {seasons.length === 0 && <Empty>Nothing is said yet of what grows here. Release and doses wait for it.</Empty>}
+    <section id="seasons" ref={section} className="scroll-mt-4">
+      <div className="mb-2 flex flex-wrap items-end gap-2 border-b border-line-strong pb-1">
+        <h2 className="mr-auto text-lg">Seasons</h2>
+        <Link to="/ground/crops" className="action no-print">
+          Crops
+        </Link>
+        {!adding && (
+          <button type="button" className="action no-print" onClick={() => setEditing('new')}>
+            <Plus size={17} aria-hidden="true" />
+            Another season
+          </button>
+        )}
+      </div>
+      {seasons.length === 0 && !isLoading && (
+        <Empty>Nothing is said yet of what grows here. Release and doses wait for it.</Empty>
+      )}
       {seasons.length > 0 && (
         <table className="ledger mb-5">
           <caption className="sr-only">Seasons of {plot.name}, the newest first</caption>
@@ -172,21 +172,6 @@ function PlotSeasons({ plot }: { plot: PlotRecord }) {
       )}
       {(adding || open) && <SeasonForm key={open?.record.id ?? 'new'} plot={plot} open={open} onDone={done} />}
       {chosen && !adding && !open && <CropFacts crop={chosen.season.crop} />}
-      <MarginNotes>
-        <MarginNote title="What rests on this">
-          <p>
-            Release, doses and programmes are worked out for the season that is marked. Older seasons stay: next year’s
-            crop never writes over them.
-          </p>
-        </MarginNote>
-      </MarginNotes>
-    </Sheet>
+    </section>
   );
-}
-
-/** What grows on a plot and grew there before. */
-export function SeasonsView() {
-  const page = usePlotPage();
-  if ('instead' in page) return page.instead;
-  return <PlotSeasons key={page.plot.id} plot={page.plot} />;
 }
