@@ -17,6 +17,9 @@ export interface Settings {
   readonly sodicSchool: SodicSchool;
   /** How 2,500 is meant, once it has been asked. */
   readonly decimalMark: DecimalMark | undefined;
+  /** The shelf as drawn bags or as lines, and which columns those have; the usual ones until they are chosen. */
+  readonly shelfAs: 'bags' | 'lines';
+  readonly shelfColumns: readonly string[] | undefined;
   /** Who writes in the book, typed once in each browser. */
   readonly who: string;
   /** Whether the bench is one line; on a narrow screen it is until somebody unfolds it. */
@@ -34,6 +37,8 @@ const FIRST_SETTINGS: Settings = {
   daysOnSurface: 0,
   sodicSchool: 'US',
   decimalMark: undefined,
+  shelfAs: 'bags',
+  shelfColumns: undefined,
   who: '',
   benchFolded: undefined,
 };

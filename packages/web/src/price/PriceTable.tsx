@@ -8,7 +8,6 @@ import {
   useTable,
   type SortingState,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import {
   COST_REASONS,
   costsPerUnit,
@@ -20,6 +19,7 @@ import {
   type Ranking,
 } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
+import { SortHead } from '../ui/SortHead';
 
 interface Row {
   readonly product: Product;
@@ -140,22 +140,14 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
               {group.headers.map((header) => {
                 const sorted = header.column.getIsSorted();
                 return (
-                  <th
+                  <SortHead
                     key={header.id}
-                    scope="col"
-                    className={header.id === 'name' ? '' : 'num'}
-                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    sorted={sorted}
+                    num={header.id !== 'name'}
+                    onSort={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}
                   >
-                    <button
-                      type="button"
-                      className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine"
-                      onClick={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}
-                    >
-                      <table.FlexRender header={header} />
-                      {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}
-                      {sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
-                    </button>
-                  </th>
+                    <table.FlexRender header={header} />
+                  </SortHead>
                 );
               })}
             </tr>

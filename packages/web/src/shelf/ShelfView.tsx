@@ -1,10 +1,10 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
 import { formatGiven, formatMoney, formatTrimmed, labelChecks, type Product } from '@wheat-ledger/core';
 import type { ProductRecord, ShelfFilterInput } from '@wheat-ledger/contract';
 import { problemOf, useRecords, useRestoreMutation } from '../app/api';
-import { deskSlice } from '../app/slices';
+import { deskSlice, settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useShelf, type ShelfProduct } from '../app/workspace';
 import { Bag } from '../ui/Bag';
@@ -104,9 +104,49 @@ const LEGEND_NAMES: Readonly<Record<(typeof LEGEND)[number], string>> = {
   Si: 'anything else named',
 };
 
+const ReadingABag = () => (
+  <MarginNote title="Reading a bag">
+    <p>
+      Each bag is cut open and drawn to scale by mass. What the label names is patterned; the speckled rest is
+      everything else.
+    </p>
+    <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">
+      {LEGEND.map((n) => (
+        <li key={n} className="flex items-center gap-2">
+          <Swatch nutrient={n} />
+          <span className="text-[0.875rem]">
+            {n !== 'Si' && <b>{n} </b>}
+            {LEGEND_NAMES[n]}
+          </span>
+        </li>
+      ))}
+    </ul>
+    <p>A dashed edge means the figure is a range, not a number.</p>
+  </MarginNote>
+);
+
+/** The two ways to look at the shelf; a few buttons, since the first page has no code to spare. */
+function BagsOrLines() {
+  const as = useAppSelector((s) => s.settings.shelfAs);
+  const dispatch = useAppDispatch();
+  const other = as === 'bags' ? 'lines' : 'bags';
+  return (
+    <button
+      type="button"
+      className="action"
+      onClick={() => dispatch(settingsSlice.actions.changed({ shelfAs: other }))}
+    >
+      As {other}
+    </button>
+  );
+}
+
+const ShelfLines = lazy(async () => ({ default: (await import('./ShelfLines')).ShelfLines }));
+
 /** The shelf: every bag cut open, to scale by mass. */
 export function ShelfView() {
   const { shelf, isLoading, error } = useShelf();
+  const as = useAppSelector((s) => s.settings.shelfAs);
   const [filter, setFilter] = useState<ShelfFilterInput>(NO_FILTER);
   const wanted = useDeferredValue(filter);
   const onHand = useOnHand(shelf, wanted.inStock === true);
@@ -121,6 +161,7 @@ export function ShelfView() {
       question="What is really in each bag?"
       actions={
         <>
+          <BagsOrLines />
           <Link to="/shelf/label" className="action">
             Paste a label
           </Link>
@@ -146,33 +187,22 @@ export function ShelfView() {
       )}
       {shelf.length > 0 && <FilterBar filter={filter} onChange={setFilter} found={shown.length} of={shelf.length} />}
       {shelf.length > 0 && shown.length === 0 && <Empty>No bag fits: {filterWords(wanted)}.</Empty>}
-      <VirtualRows
-        items={shown}
-        itemWidth={BAG_WIDTH}
-        estimatedHeight={254}
-        keyOf={(s) => s.record.id}
-        render={(s) => <StandingBag {...s} />}
-      />
+      {as === 'lines' && shown.length > 0 ? (
+        <Suspense fallback={<Loading what="the lines" />}>
+          <ShelfLines bags={shown} />
+        </Suspense>
+      ) : (
+        <VirtualRows
+          items={shown}
+          itemWidth={BAG_WIDTH}
+          estimatedHeight={254}
+          keyOf={(s) => s.record.id}
+          render={(s) => <StandingBag {...s} />}
+        />
+      )}
       <Removed />
       <MarginNotes>
-        <MarginNote title="Reading a bag">
-          <p>
-            Each bag is cut open and drawn to scale by mass. What the label names is patterned; the speckled rest is
-            everything else.
-          </p>
-          <ul className="grid grid-cols-2 gap-x-3 gap-y-0.5">
-            {LEGEND.map((n) => (
-              <li key={n} className="flex items-center gap-2">
-                <Swatch nutrient={n} />
-                <span className="text-[0.875rem]">
-                  {n !== 'Si' && <b>{n} </b>}
-                  {LEGEND_NAMES[n]}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <p>A dashed edge means the figure is a range, not a number.</p>
-        </MarginNote>
+        {as === 'bags' && <ReadingABag />}
         <MarginNote title="Also here">
           <p>
             The shelf goes out to a{' '}

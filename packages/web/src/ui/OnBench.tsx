@@ -1,8 +1,16 @@
 import { MOST_ON_BENCH, type BenchKind } from '@wheat-ledger/contract';
 import { useBench, useBenchChanges } from '../app/bench';
 
+interface OnBenchProps {
+  readonly kind: BenchKind;
+  readonly id: string;
+  readonly name: string;
+  /** The tick alone, where a heading says what it is. */
+  readonly bare?: boolean;
+}
+
 /** The tick that puts a bag or a recipe on the bench, or takes it off. */
-export function OnBench({ kind, id, name }: { kind: BenchKind; id: string; name: string }) {
+export function OnBench({ kind, id, name, bare = false }: OnBenchProps) {
   const { items, isLoading } = useBench();
   const { toggle } = useBenchChanges();
   const onBench = items.some((item) => item.id === id);
@@ -15,7 +23,7 @@ export function OnBench({ kind, id, name }: { kind: BenchKind; id: string; name:
         disabled={isLoading || (!onBench && items.length >= MOST_ON_BENCH)}
         onChange={() => toggle(kind, id)}
       />
-      <span>
+      <span className={bare ? 'sr-only' : ''}>
         on the bench<span className="sr-only">: {name}</span>
       </span>
     </label>

@@ -1,5 +1,6 @@
-import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { useInPage } from './useInPage';
 
 interface VirtualRowsProps<T> {
   readonly items: readonly T[];
@@ -10,50 +11,18 @@ interface VirtualRowsProps<T> {
   readonly render: (item: T, position: number) => ReactNode;
 }
 
-/** The nearest ancestor that scrolls. */
-function scrollerOf(element: HTMLElement): HTMLElement {
-  for (let at = element.parentElement; at; at = at.parentElement)
-    if (/auto|scroll/.test(getComputedStyle(at).overflowY)) return at;
-  return document.documentElement;
-}
-
-interface Frame {
-  readonly scroller: HTMLElement;
-  readonly columns: number;
-  readonly margin: number;
-}
-
 /** Items in rows, of which only those near the view are in the page: ten thousand scroll like ten. */
 export function VirtualRows<T>({ items, itemWidth, estimatedHeight, keyOf, render }: VirtualRowsProps<T>) {
   const list = useRef<HTMLUListElement>(null);
-  const [frame, setFrame] = useState<Frame>();
-  useLayoutEffect(() => {
-    const element = list.current;
-    if (!element) return undefined;
-    const measure = (): void => {
-      const scroller = scrollerOf(element);
-      const margin = element.getBoundingClientRect().top - scroller.getBoundingClientRect().top + scroller.scrollTop;
-      const columns = Math.max(2, Math.floor(element.clientWidth / itemWidth));
-      setFrame((old) =>
-        old && old.scroller === scroller && old.columns === columns && Math.abs(old.margin - margin) < 1
-          ? old
-          : { scroller, columns, margin },
-      );
-    };
-    measure();
-    const observer = new ResizeObserver(measure);
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [itemWidth]);
-
-  const columns = frame?.columns ?? 4;
+  const place = useInPage(list);
+  const columns = place ? Math.max(2, Math.floor(place.width / itemWidth)) : 4;
   const rows = Math.ceil(items.length / columns);
   const virtual = useVirtualizer({
     count: rows,
-    getScrollElement: () => frame?.scroller ?? null,
+    getScrollElement: () => place?.scroller ?? null,
     estimateSize: () => estimatedHeight,
     overscan: 4,
-    scrollMargin: frame?.margin ?? 0,
+    scrollMargin: place?.margin ?? 0,
     getItemKey: (row) => {
       const first = items[row * columns];
       return first ? keyOf(first) : row;
