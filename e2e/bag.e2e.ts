@@ -47,6 +47,7 @@ test('the maker’s change shows: the sample’s earlier label against today’s
     /grade line4\.5-3-34-3-3.*ingredients only herefeather mealnothing.*package sizes25 kg20 kg, 8 kg/,
   );
   await clickLink(page, 'Label');
+  await clickButton(page, 'Change line 1');
   await fill(page, 'Line 1, value', '3.5');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Hollow Hen Pellets”/);

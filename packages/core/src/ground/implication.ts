@@ -1,4 +1,5 @@
 import type { Figure } from '../figure/index.js';
+import type { SoilAnalyte } from './soilReport.js';
 
 /** A figure that follows from a report or an analysis, or what is missing for it. */
 export interface Implication {
@@ -8,6 +9,6 @@ export interface Implication {
   readonly lacks: string;
   /** For the whole plot, where the figure is a need of ground. */
   readonly whole?: Figure | undefined;
-  /** What it is, where it is often taken for something else. */
-  readonly explained?: string | undefined;
+  /** What of a soil it speaks of, where a word of it may need explaining. */
+  readonly about?: SoilAnalyte | undefined;
 }

@@ -16,7 +16,6 @@ import {
 } from './soilChemistry.js';
 import {
   inMgPerKg,
-  SOIL_ANALYTE_EXPLAINED,
   SOIL_ANALYTE_NAMES,
   SOIL_METHOD_NAMES,
   soilFigure,
@@ -134,13 +133,13 @@ export function soilImplications(
       name: 'Cation exchange capacity, from cations',
       figure: exchange?.cec,
       lacks: 'exchangeable Ca, Mg, K and Na',
-      explained: SOIL_ANALYTE_EXPLAINED.CEC,
+      about: 'CEC',
     },
     ...(exchange
       ? CATIONS.map((c): Implication => ({ name: `${c} saturation`, figure: exchange.saturation[c], lacks: '' }))
       : []),
-    { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste' },
-    { name: 'Exchangeable sodium', figure: esp, lacks: 'the same' },
+    { name: 'Sodium adsorption ratio', figure: sar, lacks: 'Na, Ca and Mg of a saturated paste', about: 'SAR' },
+    { name: 'Exchangeable sodium', figure: esp, lacks: 'the same', about: 'ESP' },
     {
       name: `Gypsum to below ESP ${SODIC_SCHOOLS[school]} %`,
       figure: gypsum,

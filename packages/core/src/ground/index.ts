@@ -5,7 +5,6 @@ export { MOST_SIDES, type Point, type PolygonPlan, polygonPlan } from './polygon
 export { type SodicSchool } from './soilChemistry.js';
 export {
   type Cation,
-  SOIL_ANALYTE_EXPLAINED,
   SOIL_ANALYTE_NAMES,
   SOIL_ANALYTES,
   SOIL_METHOD_NAMES,

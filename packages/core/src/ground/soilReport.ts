@@ -83,11 +83,6 @@ export const SOIL_ANALYTE_NAMES: Readonly<Record<SoilAnalyte, string>> = {
   SAR: 'sodium adsorption ratio',
   ESP: 'exchangeable sodium',
 };
-/** What is often taken for something else, in a sentence beside it. */
-export const SOIL_ANALYTE_EXPLAINED: Readonly<Partial<Record<SoilAnalyte, string>>> = {
-  EC: 'how much salt is dissolved in the soil’s water, not what the soil can hold',
-  CEC: 'how much charge the soil has to hold calcium, magnesium and potassium, not how much salt is in it',
-};
 export const SOIL_METHOD_NAMES: Readonly<Record<SoilMethod, string>> = {
   notSaid: 'method not said',
   water: 'in water',

@@ -3,3 +3,4 @@ export { mixAsProduct } from './asProduct.js';
 export { conflictsIn } from './incompatible.js';
 export { type Blend, blend, type BlendTarget } from './blend.js';
 export { type WeighOut, weighOut } from './parts.js';
+export { measuredWords, weighedWords } from './weighable.js';

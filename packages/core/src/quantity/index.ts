@@ -44,6 +44,7 @@ export {
   formatTrimmedRange,
 } from './format.js';
 export { AMOUNT, formatMoney, type Money, money, moneyValue, plainAmount } from './money.js';
+export { readable } from './readable.js';
 export { capital, tooLong } from './words.js';
 export { addDays, daysBetween, parseDay, printDay, readDate, slashOrder } from './day.js';
 export { inCurrency, manyOf, type Measure, measure, NO_UNIT, ofWhat, per, PH, productOf, sameKind } from './measure.js';

@@ -47,7 +47,7 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('../season/ProgrammeEditor')).ProgrammeEditor }),
         },
         { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
-        { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../ground/GroundView')).GroundView }) },
+        { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../plot/PlotView')).PlotView }) },
         { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
         { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
         { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },

@@ -9,6 +9,7 @@ import { LedgersLink } from '../frame/LedgerSwitch';
 import { changesBetween } from './changes';
 import { Exchange } from './Exchange';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { PrintButton } from '../ui/PrintButton';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 
 const ACTION_WORDS: Readonly<Record<JournalAction, string>> = {
@@ -138,15 +139,7 @@ export function BookView() {
   const { data, isLoading, error, refetch } = useJournalQuery(before ? { before } : {});
   if (isLoading) return <Loading what="the book" />;
   return (
-    <Sheet
-      title="Book"
-      question="What was changed, and when?"
-      actions={
-        <button type="button" className="action" onClick={() => window.print()}>
-          Print
-        </button>
-      }
-    >
+    <Sheet title="Book" question="What was changed, and when?" actions={<PrintButton />}>
       <WhoWrites />
       <Exchange />
       {error !== undefined && <Failed error={error} retry={() => void refetch()} />}

@@ -2,13 +2,18 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
-import { analyteName, CROP_LIBRARY, judge, libraryCrop, type Nutrient } from '@wheat-ledger/core';
+import { analyteName, CROP_LIBRARY, judge, libraryCrop, massFraction, type Nutrient } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { usePlotCrop } from '../app/seasons';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
+import { Term } from '../glossary/Term';
 import { EditForm } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
 import { LongField, SelectField, TextField } from '../ui/Field';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { RestsOn } from '../ui/RestsOn';
+import { OnPaper } from '../ui/OnPaper';
+import { PrintButton } from '../ui/PrintButton';
 import { Swatch } from '../ui/patterns';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
@@ -70,6 +75,27 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
     const product = shelf.find((s) => s.record.id === text.productId)?.product;
     return product && judge(toClaim(readClaim(text).plain, product));
   }, [text, shelf]);
+  const product = shelf.find((s) => s.record.id === text.productId)?.product;
+  const claimLacks = product
+    ? [
+        ...(product.directions.length === 0
+          ? [
+              {
+                what: `The label rate of ${product.name}`,
+                why: 'without one there is no dose',
+                to: `/shelf/${product.id}`,
+              },
+            ]
+          : []),
+        ...text.needs
+          .filter((n) => massFraction(product, n as Nutrient).kind === 'notDeclared')
+          .map((n) => ({
+            what: `How much ${analyteName(n as Nutrient)} is in ${product.name}`,
+            why: 'its label does not say',
+            to: `/shelf/${product.id}`,
+          })),
+      ]
+    : [];
   const bags = [
     { value: '', text: 'choose a bag' },
     ...shelf.map((s) => ({ value: s.record.id, text: s.product.name })),
@@ -78,6 +104,7 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
     <Sheet
       title={record ? 'A claim, taken apart' : 'Take a claim apart'}
       question="One sentence, one bag, one crop; the numbers answer as you type."
+      actions={<PrintButton />}
     >
       <EditForm<'claim', ClaimText>
         {...edit}
@@ -93,7 +120,7 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
           />
         }
       >
-        <div className="flex flex-col gap-3">
+        <div className="no-print flex flex-col gap-3">
           <LongField name="statement" label="What is said, word for word" placeholder="Wool pellets feed all year" />
           <div className="grid gap-3 sm:grid-cols-3">
             <TextField name="saidBy" label="Who says it" placeholder="the maker, a neighbour …" />
@@ -106,12 +133,37 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
           </div>
           <NeedsBoxes />
         </div>
+        <OnPaper title={`“${text.statement}”`}>
+          Said by {text.saidBy || 'nobody named'}, of {product?.name ?? 'no bag yet'}, for{' '}
+          {(libraryCrop(text.crop)?.name ?? text.crop).toLowerCase()}.
+          {text.needs.length > 0 &&
+            ` To work it must bring ${text.needs.map((n) => analyteName(n as Nutrient)).join(', ')}.`}
+        </OnPaper>
         {judgement ? (
           <JudgementSheet judgement={judgement} />
         ) : (
           <Empty>Choose the bag it is said of, and the checks run.</Empty>
         )}
       </EditForm>
+      <MarginNotes>
+        <RestsOn
+          assumed={[
+            <>
+              What the crop <Term of="uptake">takes up</Term> is a class average, with its range.
+            </>,
+            <>
+              The <Term of="dose">dose</Term> is what the bag’s <Term of="label">label</Term> says.
+            </>,
+          ]}
+          missing={claimLacks}
+        />
+        <MarginNote title="Not yet looked at">
+          <p>
+            Seven of the nine checks have no numbers yet, a <Term of="confounder">confounder</Term> among them, so no
+            verdict is surer than moderate.
+          </p>
+        </MarginNote>
+      </MarginNotes>
     </Sheet>
   );
 }

@@ -1,7 +1,9 @@
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
+import { format } from 'date-fns';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { usePlot } from '../app/workspace';
 import { MarginSlot } from '../ui/MarginNotes';
 import { PatternDefs } from '../ui/patterns';
 import { Bench } from './Bench';
@@ -11,7 +13,7 @@ import { Spine } from './Spine';
 import { useKeys } from './useKeys';
 import { Working } from './Working';
 
-const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog')).KeysDialog }));
+const HelpDialog = lazy(async () => ({ default: (await import('./HelpDialog')).HelpDialog }));
 
 /** Day or evening shed on the page's root, following the machine when asked to. */
 function useTheme(): void {
@@ -28,19 +30,29 @@ function useTheme(): void {
   }, [theme]);
 }
 
+/** Where and when a page was put on paper. */
+function PaperFoot() {
+  const { plot } = usePlot();
+  return (
+    <p className="mx-auto hidden max-w-4xl border-t border-rule px-6 pt-2 text-sm text-faint print:block">
+      Wheat Ledger{plot && `, ${plot.name}`}, {format(new Date(), 'd MMM yyyy')}
+    </p>
+  );
+}
+
 /** Plot line, spine, sheet, margin and bench: shared by every stage. */
 export function Frame() {
-  const [keysOpen, setKeysOpen] = useState(false);
+  const [helpOpen, setHelpOpen] = useState(false);
   const [slot, setSlot] = useState<HTMLElement | null>(null);
   const working = useAppSelector((s) => s.desk.working);
   const { pathname } = useLocation();
-  const showKeys = useCallback(() => setKeysOpen(true), []);
+  const showHelp = useCallback(() => setHelpOpen(true), []);
   const dispatch = useAppDispatch();
   const stage = pathname.split('/')[1];
   // A working belongs to the sheet it was opened on.
   useEffect(() => void dispatch(deskSlice.actions.workingClosed()), [dispatch, stage]);
   useTheme();
-  useKeys(showKeys);
+  useKeys(showHelp);
   return (
     <MarginSlot value={slot}>
       <PatternDefs />
@@ -51,12 +63,13 @@ export function Frame() {
         To the sheet
       </a>
       <div className="frame flex h-dvh flex-col">
-        <PlotLine onKeys={showKeys} />
+        <PlotLine onHelp={showHelp} />
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[10.25rem_minmax(0,1fr)]">
           <Spine />
           <div className="min-h-0 flex-1 overflow-y-auto xl:grid xl:grid-cols-[minmax(0,1fr)_19rem] xl:overflow-hidden">
             <main id="sheet" tabIndex={-1} className="relative min-w-0 outline-none xl:overflow-y-auto" key={stage}>
               <Outlet />
+              <PaperFoot />
             </main>
             <aside
               aria-label="Margin"
@@ -68,15 +81,18 @@ export function Frame() {
                 </div>
               )}
               <div ref={setSlot} />
+              <button type="button" className="plain mt-5 text-[0.9375rem] text-faint" onClick={showHelp}>
+                What a word means
+              </button>
             </aside>
           </div>
         </div>
         <Notice />
         <Bench />
       </div>
-      {keysOpen && (
+      {helpOpen && (
         <Suspense>
-          <KeysDialog open onClose={() => setKeysOpen(false)} />
+          <HelpDialog open onClose={() => setHelpOpen(false)} />
         </Suspense>
       )}
     </MarginSlot>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Keyboard } from 'lucide-react';
+import { CircleQuestionMark } from 'lucide-react';
 import { toSite } from '@wheat-ledger/contract';
 import { CROP_NAMES, formatGiven, formatNumber, MEDIUM_NAMES, siteSoilTemperature } from '@wheat-ledger/core';
 import { useLedgersQuery, useRecords } from '../app/api';
@@ -16,7 +16,7 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
-export function PlotLine({ onKeys }: { onKeys: () => void }) {
+export function PlotLine({ onHelp }: { onHelp: () => void }) {
   const { plot, plots } = usePlot();
   const { chosen } = useSeasonRecords(plot?.id);
   const { records: own } = useRecords('crop');
@@ -74,9 +74,9 @@ export function PlotLine({ onKeys }: { onKeys: () => void }) {
       <span className="ml-auto flex items-center gap-2">
         <FindField />
         <UnitsButton />
-        <button type="button" className="action !hidden sm:!inline-flex" onClick={onKeys} title="Keys (?)">
-          <Keyboard size={16} aria-hidden="true" />
-          <span className="sr-only">Keys</span>
+        <button type="button" className="action !hidden sm:!inline-flex" onClick={onHelp} title="Words and keys (?)">
+          <CircleQuestionMark size={16} aria-hidden="true" />
+          <span className="sr-only">Words and keys</span>
         </button>
       </span>
     </header>

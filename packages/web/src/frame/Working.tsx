@@ -3,6 +3,7 @@ import {
   formatTrimmed,
   formatTrimmedRange,
   isExact,
+  readable,
   spreadWords,
   whatMoves,
   workingLines,
@@ -49,6 +50,7 @@ function Movers({ figure }: { figure: Figure }) {
 export function Working({ figure }: { figure: Figure }) {
   const dispatch = useAppDispatch();
   const [head, ...lines] = workingLines(figure);
+  const shown = readable(figure.value, figure.unit);
   return (
     <section
       aria-label={`Working of ${figure.label}`}
@@ -68,7 +70,7 @@ export function Working({ figure }: { figure: Figure }) {
         </button>
       </div>
       <p className="font-slab text-2xl font-semibold">
-        {formatTrimmedRange(figure.value)} <span className="text-base font-normal">{figure.unit.text}</span>
+        {formatTrimmedRange(shown.value)} <span className="text-base font-normal">{shown.unit}</span>
       </p>
       {!isExact(figure.value) && (
         <p className="text-sm text-faint">{spreadWords(figure) || 'a range, because what went in is a range'}</p>

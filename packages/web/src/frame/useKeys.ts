@@ -14,7 +14,7 @@ const isTyping = (target: EventTarget | null): boolean =>
       !/^(checkbox|radio)$/.test((target as HTMLInputElement).type)));
 
 /** The program's own keys; they rest while something is being typed. None of them destroys anything. */
-export function useKeys(showKeys: () => void): void {
+export function useKeys(showHelp: () => void): void {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const dispatch = useAppDispatch();
@@ -36,7 +36,7 @@ export function useKeys(showKeys: () => void): void {
       else if (event.key === 'b') turn();
       else if (event.key === '[') step(-1);
       else if (event.key === ']') step(1);
-      else if (event.key === '?') showKeys();
+      else if (event.key === '?') showHelp();
       else if (event.key === 'u' && undo) void undo();
       else if (event.key === '/') document.getElementById('find')?.focus();
       else return;
@@ -44,5 +44,5 @@ export function useKeys(showKeys: () => void): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [navigate, pathname, dispatch, items, setAside, turn, undo, showKeys]);
+  }, [navigate, pathname, dispatch, items, setAside, turn, undo, showHelp]);
 }

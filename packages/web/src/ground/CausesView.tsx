@@ -12,7 +12,7 @@ import {
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { useSite } from '../app/seasons';
-import { useSoilPH } from './useSoil';
+import { useSoilPH } from '../app/soil';
 
 /** Where the chosen plot's pH keeps a nutrient from roots, that is mended before it is fed. */
 function AtThisPH({ nutrient }: { nutrient: Nutrient }) {

@@ -1,21 +1,7 @@
-import { formatRange, fromCanonical, scaleRange, type Figure, type Implication } from '@wheat-ledger/core';
-import { Explained } from './Explained';
+import type { Implication } from '@wheat-ledger/core';
+import { SoilTerm } from './SoilTerm';
 import { FigureButton } from '../ui/FigureButton';
-
-/** A need per m² is read in grams; everything else as it is. */
-function Shown({ figure }: { figure: Figure }) {
-  if (figure.unit.text !== 'kg/m²')
-    return (
-      <>
-        <FigureButton figure={figure} /> {figure.unit.text}
-      </>
-    );
-  return (
-    <>
-      <FigureButton figure={figure}>{formatRange(scaleRange(figure.value, fromCanonical(1, 'g')))}</FigureButton> g/m²
-    </>
-  );
-}
+import { ReadableFigure } from '../ui/ReadableFigure';
 
 /** What follows from a report or an analysis, line by line, each figure with its working or with what it needs. */
 export const Implications = ({
@@ -30,16 +16,15 @@ export const Implications = ({
   <table className="ledger" data-testid={testId}>
     <caption className="sr-only">{caption}</caption>
     <tbody>
-      {rows.map(({ name, figure, whole, lacks, explained }) => (
+      {rows.map(({ name, figure, whole, lacks, about }) => (
         <tr key={name}>
           <th scope="row" className="first-letter:uppercase">
-            {name}
-            {explained && <Explained>{explained}</Explained>}
+            <SoilTerm about={about}>{name}</SoilTerm>
           </th>
           <td className="num">
             {figure ? (
               <>
-                <Shown figure={figure} />
+                <ReadableFigure figure={figure} />
                 {whole && whole.value.high > 0 && (
                   <span className="block text-sm text-faint">
                     <FigureButton figure={whole} /> kg on the whole plot

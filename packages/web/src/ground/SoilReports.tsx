@@ -6,10 +6,10 @@ import {
   condition,
   CONDITION_NAMES,
   CONDITIONS,
+  type Condition,
   formatGiven,
   pHAvailability,
   shownDeclared,
-  SOIL_ANALYTE_EXPLAINED,
   SOIL_ANALYTE_NAMES,
   SOIL_METHOD_NAMES,
   soilClass,
@@ -20,10 +20,12 @@ import {
   printDay,
 } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
+import { Term } from '../glossary/Term';
+import type { TermKey } from '../glossary/terms';
 import { FigureButton } from '../ui/FigureButton';
 import { DerivedFigures } from './DerivedFigures';
-import { Explained } from './Explained';
-import { useNewestJar, useReportsOf } from './useSoil';
+import { SoilTerm } from './SoilTerm';
+import { useNewestJar, useReportsOf } from '../app/soil';
 
 /** Which nutrients the soil's pH keeps from roots though they may be there. */
 function PHLetsThrough({ pH, site }: { pH: number | undefined; site: Site }) {
@@ -132,13 +134,11 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
         <tbody>
           {rows.map((row) => {
             const values = oldestFirst.map((r) => at(r, row));
-            const explained = SOIL_ANALYTE_EXPLAINED[row.analyte];
             return (
               <tr key={rowKey(row)}>
                 <th scope="row">
-                  {SOIL_ANALYTE_NAMES[row.analyte]}
+                  <SoilTerm about={row.analyte}>{SOIL_ANALYTE_NAMES[row.analyte]}</SoilTerm>
                   {row.unit && <span className="text-faint">, {row.unit}</span>}
-                  {explained && <Explained>{explained}</Explained>}
                 </th>
                 <td className="text-faint sm:whitespace-nowrap">{SOIL_METHOD_NAMES[row.method]}</td>
                 {values.map((v, i) => (
@@ -157,6 +157,17 @@ function History({ reports }: { reports: readonly SoilReportRecord[] }) {
       </table>
     </div>
   );
+}
+
+const CONDITION_TERMS: Readonly<Partial<Record<Condition, TermKey>>> = {
+  sodic: 'sodic',
+  dispersive: 'dispersive',
+  saline: 'saline',
+  pottingMedium: 'medium',
+};
+function ConditionTerm({ condition: c }: { condition: Condition }) {
+  const term = CONDITION_TERMS[c];
+  return term ? <Term of={term}>{CONDITION_NAMES[c]}</Term> : CONDITION_NAMES[c];
 }
 
 /** What is known of a plot's soil: its reports, what follows from the newest, and what it can be called. */
@@ -191,7 +202,9 @@ export function SoilReports({ plot }: { plot: PlotRecord }) {
             const found = condition(c, site, report, school, jar);
             return (
               <tr key={c}>
-                <th scope="row">{CONDITION_NAMES[c]}</th>
+                <th scope="row">
+                  <ConditionTerm condition={c} />
+                </th>
                 <td className={`font-semibold ${found.answer === 'unknown' ? 'text-slate' : ''}`}>{found.answer}</td>
                 <td className="text-faint">
                   {found.answer === 'unknown' ? (

@@ -40,7 +40,7 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
   const options = [{ value: '', text: 'choose a bag' }, ...shelf.map((p) => ({ value: p.id, text: p.name }))];
   return (
     <>
-      <div className="mb-3 flex flex-wrap items-start gap-4">
+      <div className="no-print mb-3 flex flex-wrap items-start gap-4">
         <div className="text-sm text-faint">
           Parts are measured
           <div className="text-base text-pine">
@@ -58,7 +58,7 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
         <TextField name="batch" label="Batch" className="w-28" />
         <TextField name="target" label="Meant to be (if anything)" placeholder="5-3-4" className="w-44" />
       </div>
-      <ul className="mb-2 flex flex-col gap-1.5">
+      <ul className="no-print mb-2 flex flex-col gap-1.5">
         {fields.map((field, i) => (
           <li key={field.id} className="flex items-start gap-2">
             <TextField
@@ -83,7 +83,7 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
           </li>
         ))}
       </ul>
-      <button type="button" className="action mb-5" onClick={() => append({ productId: '', parts: '1' })}>
+      <button type="button" className="action no-print mb-5" onClick={() => append({ productId: '', parts: '1' })}>
         Add a part
       </button>
       <div aria-live="polite">

@@ -48,7 +48,7 @@ function Answer({
         target={target.kind === 'grade' ? target.parts : undefined}
         massUnit={massUnit}
       />
-      <p className="mt-3">
+      <p className="no-print mt-3">
         <button type="button" className="action" onClick={() => onUse(partsOf(mix))}>
           Keep these parts in the recipe
         </button>
@@ -143,7 +143,7 @@ export function MakeMix({
   const batchKg = batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10;
   return (
     <>
-      <div className="mb-4 flex flex-wrap items-start gap-x-4 gap-y-2">
+      <div className="no-print mb-4 flex flex-wrap items-start gap-x-4 gap-y-2">
         <TextField
           name="target"
           label="Target, N-P₂O₅-K₂O and more"

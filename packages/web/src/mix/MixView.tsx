@@ -7,10 +7,14 @@ import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
 import { useRecords } from '../app/api';
 import { useBench } from '../app/bench';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
+import { pricesPerKg } from '@wheat-ledger/core';
 import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { RestsOn } from '../ui/RestsOn';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { OnPaper } from '../ui/OnPaper';
+import { PrintButton } from '../ui/PrintButton';
 import { OnBench } from '../ui/OnBench';
 import { useSaving } from '../ui/useSaving';
 import { CopyTo } from '../ui/CopyTo';
@@ -83,9 +87,14 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
         )
       }
     >
-      <TextField name="name" label="Name of the recipe" className="max-w-md" placeholder="needed to save it" />
+      <TextField name="name" label="Name of the recipe" className="no-print max-w-md" placeholder="needed to save it" />
+      <OnPaper title={text.name || 'A mix without a name'}>
+        {tab === 0
+          ? `Meant to be ${text.target || 'nothing yet'}, ${text.batch} in all.`
+          : `${text.batch} in all, parts by ${text.by}.`}
+      </OnPaper>
       <TabGroup selectedIndex={tab} onChange={setTab}>
-        <TabList className="flex gap-2 border-b border-line-strong">
+        <TabList className="no-print flex gap-2 border-b border-line-strong">
           <Tab className={TAB}>From a target</Tab>
           <Tab className={TAB}>Check parts</Tab>
         </TabList>
@@ -118,10 +127,18 @@ export function MixView() {
   const record = records.find((r) => r.id === id);
   const { shelf, isLoading: shelfLoading } = useShelfWith(record?.parts.map((p) => p.productId) ?? []);
   if (isLoading || shelfLoading) return <Loading what="the recipes" />;
+  const lacking = shelf.flatMap(({ record: bag, product }) => [
+    ...(pricesPerKg(product).length === 0
+      ? [{ what: `What ${bag.name} costs`, why: 'it cannot enter the cheapest mix', to: `/shelf/${bag.id}` }]
+      : []),
+    ...(product.densityKgPerL === undefined
+      ? [{ what: `What a litre of ${bag.name} weighs`, why: 'no parts by volume', to: `/shelf/${bag.id}` }]
+      : []),
+  ]);
   const link = ({ isActive }: { isActive: boolean }): string =>
     `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
   return (
-    <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?">
+    <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?" actions={<PrintButton />}>
       {shelf.length === 0 ? (
         <Empty>
           A mix is made from bags.{' '}
@@ -162,6 +179,13 @@ export function MixView() {
             ))}
           </ul>
         </MarginNote>
+        <RestsOn
+          assumed={[
+            'Each part holds what its bag says; what a bag does not state is not counted, and may be there.',
+            'The price of a part is the cheapest newest price of its bag.',
+          ]}
+          missing={lacking}
+        />
         <MarginNote title="Weight or volume">
           <p>
             The same recipe read by volume instead of weight can be 40 % off, since a litre of feather meal and a litre

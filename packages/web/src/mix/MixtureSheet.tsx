@@ -5,104 +5,34 @@ import {
   conflictsIn,
   formatFixed,
   formatGiven,
-  formatNumber,
-  fromCanonical,
   inCurrency,
   product as times,
   literal,
+  measure,
   symbolIn,
   weighOut,
   type Grade,
   type Mixture,
-  type WeighOut,
 } from '@wheat-ledger/core';
+import { Term } from '../glossary/Term';
 import { FigureButton } from '../ui/FigureButton';
+import { ReadableFigure } from '../ui/ReadableFigure';
 import { Swatch } from '../ui/patterns';
 import { Remark } from '../ui/Sheet';
+import { WeighOutTable } from './WeighOutTable';
 
-const mass = (kg: number, unit: 'kg' | 'lb'): string =>
-  unit === 'lb'
-    ? `${formatNumber(fromCanonical(kg, 'lb'))} lb`
-    : kg < 1
-      ? `${formatNumber(kg * 1000)} g`
-      : `${formatNumber(kg)} kg`;
-const volume = (litres: number | undefined): string =>
-  litres === undefined ? 'no density' : litres < 1 ? `${formatNumber(litres * 1000)} mL` : `${formatNumber(litres)} L`;
+const PERCENT = measure('%');
 
-function WeighOutTable({
-  lines,
-  batchKg,
-  fillerKg,
-  massUnit,
-}: {
-  lines: readonly WeighOut[];
-  batchKg: number;
-  fillerKg: number;
-  massUnit: 'kg' | 'lb';
-}) {
+/** How many materials say nothing of a nutrient; their names open. */
+function Silent({ names, of }: { names: readonly string[]; of: number }) {
+  if (names.length === 0) return null;
   return (
-    <div className="overflow-x-auto">
-      <table className="ledger" data-testid="weigh-out">
-        <caption className="pb-1 text-left text-sm text-faint">
-          To make {massUnit === 'kg' ? `${formatGiven(batchKg)} kg` : mass(batchKg, massUnit)}. Weight is exact; volume
-          goes through each bag’s density, and a heaped scoop is not a level one.
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Material</th>
-            <th scope="col" className="num">
-              weigh out
-            </th>
-            <th scope="col" className="num">
-              share
-            </th>
-            <th scope="col" className="num">
-              parts by weight
-            </th>
-            <th scope="col" className="num">
-              or measure
-            </th>
-            <th scope="col" className="num">
-              parts by volume
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map((l) => (
-            <tr key={l.productId}>
-              <th scope="row">{l.name}</th>
-              <td className="num font-semibold">
-                <FigureButton figure={l.mass}>{mass(l.kg, massUnit)}</FigureButton>
-              </td>
-              <td className="num">
-                <FigureButton figure={l.percent}>{formatFixed(l.percent.value.mid, 1)} %</FigureButton>
-              </td>
-              <td className="num">{formatNumber(l.partsByWeight)}</td>
-              <td className="num">{volume(l.litres)}</td>
-              <td className="num">{l.partsByVolume === undefined ? '–' : formatNumber(l.partsByVolume)}</td>
-            </tr>
-          ))}
-          {fillerKg > 0 && (
-            <tr>
-              <th scope="row">Filler that brings nothing (sand, dry soil)</th>
-              <td className="num font-semibold">{mass(fillerKg, massUnit)}</td>
-              <td className="num">{formatFixed((fillerKg / batchKg) * 100, 1)} %</td>
-              <td className="num">–</td>
-              <td className="num">–</td>
-              <td className="num">–</td>
-            </tr>
-          )}
-          <tr className="total">
-            <th scope="row">The batch</th>
-            <td className="num">{mass(batchKg, massUnit)}</td>
-            <td className="num">100 %</td>
-            <td />
-            <td />
-            <td />
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <details>
+      <summary className="cursor-pointer whitespace-nowrap">
+        {names.length} of {of}
+      </summary>
+      {names.join(', ')}
+    </details>
   );
 }
 
@@ -125,7 +55,9 @@ function AnalysisTable({ mix, target }: { mix: Mixture; target: Grade | undefine
               wanted
             </th>
           )}
-          <th scope="col">not stated by</th>
+          <th scope="col">
+            <Term of="notDeclared">not stated by</Term>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -136,14 +68,16 @@ function AnalysisTable({ mix, target }: { mix: Mixture; target: Grade | undefine
               <span className="text-faint">{analyteName(nutrient)}</span>
             </th>
             <td className="num">
-              <FigureButton figure={percent} /> %
+              <ReadableFigure figure={percent} as={PERCENT} />
             </td>
             {target && (
               <td className="num">
                 {wanted(nutrient, basis) === undefined ? '–' : `${formatGiven(wanted(nutrient, basis))} %`}
               </td>
             )}
-            <td className="text-[0.875rem] text-faint">{silent.join(', ')}</td>
+            <td className="text-[0.875rem] text-faint">
+              <Silent names={silent} of={mix.components.length} />
+            </td>
           </tr>
         ))}
       </tbody>
@@ -158,6 +92,9 @@ interface MixtureSheetProps {
   readonly target?: Grade | undefined;
   readonly massUnit: 'kg' | 'lb';
 }
+
+/** A filler above this share of a mix is said loudly. */
+const MUCH_FILLER = 0.1;
 
 /** A mix in full: what to weigh out, what it is, what it costs, and what must not be mixed. */
 export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }: MixtureSheetProps) {
@@ -206,6 +143,12 @@ export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }
           {c.inSolution ? ' in one can' : ' do not belong in one heap'}: {c.reason}.
         </Remark>
       ))}
+      {fillerShare > MUCH_FILLER && (
+        <Remark tone="caution">
+          <b>{formatFixed(fillerShare * 100, 0)} % of this mix is filler that brings nothing.</b> The materials are
+          stronger than the target: leave the filler out, give less of it, and carry less.
+        </Remark>
+      )}
       <WeighOutTable lines={lines} batchKg={batchKg} fillerKg={fillerShare * batchKg} massUnit={massUnit} />
       <AnalysisTable mix={mix} target={target} />
       {cautionsOf(used).map((c) => (

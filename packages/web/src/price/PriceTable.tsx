@@ -129,7 +129,8 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
       <table className="ledger" data-testid="price-table">
         <caption className="pb-1 text-left text-sm text-faint">
           Cost{currencies.length === 1 && ` in ${currencies[0]}`} per {questionOf(chosen).perUnit} of each nutrient,
-          each bag at its cheapest package. Open any figure for its working; a dash is not declared.
+          each bag at its cheapest package. <span className="no-print">Open any figure for its working. </span>A dash is
+          not declared.
         </caption>
         <thead>
           {table.getHeaderGroups().map((group) => (

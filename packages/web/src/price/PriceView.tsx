@@ -17,11 +17,15 @@ import { useBench } from '../app/bench';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 
+import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { RestsOn } from '../ui/RestsOn';
+import { PrintButton } from '../ui/PrintButton';
 import { Swatch } from '../ui/patterns';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { Ladder } from './Ladder';
+import { priceRests } from './priceRests';
 import { PriceTable } from './PriceTable';
 
 /** What a unit of each nutrient costs, for everything on the bench. */
@@ -48,7 +52,11 @@ export function PriceView() {
   const symbol = symbolIn(nutrient, questionOf(nutrient).basis);
   const ranked = Object.entries(ranking.byCurrency);
   return (
-    <Sheet title="Price" question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}>
+    <Sheet
+      title="Price"
+      question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}
+      actions={<PrintButton />}
+    >
       {compared.length === 0 ? (
         <Empty>
           {items.length > 0 ? (
@@ -65,21 +73,23 @@ export function PriceView() {
         </Empty>
       ) : (
         <>
-          <Choice
-            label="Nutrient on the ladder"
-            value={nutrient}
-            onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))}
-            options={nutrients.map((n) => ({
-              value: n,
-              text: (
-                <span className="flex items-center gap-1.5">
-                  <Swatch nutrient={n} />
-                  {symbolIn(n, questionOf(n).basis)}
-                  <span className="sr-only"> {analyteName(n)}</span>
-                </span>
-              ),
-            }))}
-          />
+          <div className="no-print">
+            <Choice
+              label="Nutrient on the ladder"
+              value={nutrient}
+              onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))}
+              options={nutrients.map((n) => ({
+                value: n,
+                text: (
+                  <span className="flex items-center gap-1.5">
+                    <Swatch nutrient={n} />
+                    {symbolIn(n, questionOf(n).basis)}
+                    <span className="sr-only"> {analyteName(n)}</span>
+                  </span>
+                ),
+              }))}
+            />
+          </div>
           {ranked.map(([currency, list]) => (
             <Ladder
               key={currency}
@@ -107,6 +117,7 @@ export function PriceView() {
         </>
       )}
       <MarginNotes>
+        {compared.length > 0 && <RestsOn {...priceRests(compared)} />}
         <MarginNote title="How to read it">
           <p>
             All of a bag’s price is laid on one nutrient at a time. That is plain, and hard on bags that bring several:
@@ -116,8 +127,9 @@ export function PriceView() {
             Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.
           </p>
           <p>
-            Costs within half a per cent of the best, or whose ranges overlap with it, are tied with it. Of several
-            prices for one size and seller the newest counts. Phosphate and potash are what is available, not the total.
+            Costs within half a per cent of the best, or whose ranges overlap with it, are a <Term of="tie">tie</Term>{' '}
+            with it. P₂O₅ and K₂O are <Term of="basis">oxides</Term>, and count what is{' '}
+            <Term of="available">available</Term>.
           </p>
         </MarginNote>
         {ranked.length > 1 && (

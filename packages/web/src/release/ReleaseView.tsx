@@ -1,14 +1,17 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatNumber, parseNumber } from '@wheat-ledger/core';
+import { formatNumber, loggedDays, parseNumber } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench } from '../app/bench';
+import { missingOf, usePlotKnown } from '../app/plotKnown';
 import { useSite } from '../app/seasons';
+import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { RestsOn } from '../ui/RestsOn';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
-import { Assumptions } from './Assumptions';
+import { assumptionsOf, Assumptions } from './Assumptions';
 import { CourseTable } from './CourseTable';
 import { ReleaseChart } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
@@ -56,6 +59,7 @@ const NO_BANDS: Bands = {};
 export function ReleaseView() {
   const { items, compared, isLoading } = useBench();
   const { site, crop, plot, isLoading: siteLoading } = useSite();
+  const known = usePlotKnown(plot);
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');
@@ -71,6 +75,7 @@ export function ReleaseView() {
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
   const points = useMemo(() => weekPoints(courses, bands, count), [courses, bands, count]);
   const numbers = useMemo(() => new Map(items.map((item, i) => [item.id, i + 1])), [items]);
+  const measuredDays = loggedDays(site?.logged ?? [], 'soilC');
   const watered = courses.some((c) => c.setup.around.water);
   const numberOf = useCallback((id: string): number => numbers.get(id) ?? 0, [numbers]);
   if (isLoading) return <Loading what="the bench" />;
@@ -159,7 +164,8 @@ export function ReleaseView() {
             {site.season.crop.uptakeKgPerHa.N && site.season.crop.course
               ? `The bold line is what ${site.season.crop.name.toLowerCase()} takes up.`
               : `What ${site.season.crop.name.toLowerCase()} takes up is not known here.`}{' '}
-            The tint around each line holds eight in ten of 2 000 draws over the assumptions.
+            The <Term of="band">tint</Term> around each line holds eight in ten of 2 000 draws over the{' '}
+            <Term of="assumption">assumptions</Term>.
           </p>
           {courses.length > 0 && <CourseTable courses={courses} bands={bands} numberOf={numberOf} watered={watered} />}
           {unknown.length > 0 && (
@@ -175,11 +181,22 @@ export function ReleaseView() {
         </>
       )}
       <MarginNotes>
+        {plot && site && courses.length > 0 && (
+          <RestsOn
+            assumed={[
+              `${assumptionsOf(courses)} assumptions, each with its range; they are listed below the table.`,
+              measuredDays > 0
+                ? `The soil’s warmth on ${measuredDays} days of the year is measured, on the others it is the usual year.`
+                : 'The soil’s warmth is that of a usual year.',
+            ]}
+            missing={missingOf(plot, known)}
+          />
+        )}
         {courses.some((c) => (c.run.available[28] ?? 0) < 0) && (
           <MarginNote title="Tied up first">
             <p>
-              Below zero, decomposers take nitrogen out of the soil before they give any back: the material has more
-              carbon than its nitrogen can feed.
+              <Term of="tied">Tied up</Term>: below zero, decomposers take nitrogen out of the soil before they give any
+              back: the material has more carbon than its nitrogen can feed.
             </p>
           </MarginNote>
         )}
@@ -198,7 +215,7 @@ export function ReleaseView() {
           <p>
             {watered
               ? 'What the crop has taken up no longer drains; the crop is counted as taking from this bag first, before the soil’s own nitrogen. '
-              : 'Rain and leaching are not in it: enter the plot’s rain and evapotranspiration on its ground page, or give it a logger’s file. '}
+              : 'Rain and leaching are not in it. '}
             Class averages stand in until the material is incubated or tested.
           </p>
           <Remark tone="caution">

@@ -85,7 +85,7 @@ function SeasonRow({ open, chosen, onEdit }: { open: ChosenSeason; chosen: boole
           <input
             type="radio"
             name="season"
-            className="size-4 shrink-0 accent-wheat"
+            className="no-print size-4 shrink-0 accent-wheat"
             checked={chosen}
             onChange={() => dispatch(settingsSlice.actions.changed({ seasonId: record.id }))}
           />

@@ -4,9 +4,9 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { Plus, Trash2 } from 'lucide-react';
 import { ProgrammeInput, toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
 import {
+  printDay,
   reckon,
   siteSoilTemperature,
-  WHERE_WORDS,
   type Doing,
   type DosedPlot,
   type ProgrammeRelease,
@@ -15,12 +15,15 @@ import {
 import { useRecords } from '../app/api';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { ofPlot } from '../app/workspace';
+import { missingOf, usePlotKnown } from '../app/plotKnown';
+import { Term } from '../glossary/Term';
 import { CopyTo } from '../ui/CopyTo';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField, type Option } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
+import { RestsOn } from '../ui/RestsOn';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { usePlotPage } from '../ui/usePlotPage';
@@ -31,7 +34,8 @@ import type { ReleaseWorker } from '../workers/release.worker';
 import { dosedPlot } from './dosedPlot';
 import { ChartKey, ProgrammeChart } from './ProgrammeChart';
 import { ProgrammeTotals, RowNumbers } from './ProgrammeNumbers';
-import { blankDoing, programmeText, readProgramme, type ProgrammeText } from './programmeText';
+import { blankDoing, DEPTH_LABELS, programmeText, readProgramme, WHERES, type ProgrammeText } from './programmeText';
+import { GivenOnPaper } from './GivenOnPaper';
 import { SeasonLine } from './SeasonLine';
 import { useDoings } from './useDoings';
 
@@ -48,8 +52,6 @@ const FOLLOWED: Job<ReleaseWorker, Asked, ProgrammeRelease> = {
 };
 
 const YEAR = 366;
-const WHERES: readonly Option[] = Object.entries(WHERE_WORDS).map(([value, text]) => ({ value, text }));
-const DEPTH_LABELS: Readonly<Record<string, string>> = { workedIn: 'How deep', ring: 'From and to, from the stem' };
 
 /** Two columns of a row's six on a wide screen. */
 const WIDE = 'col-span-2';
@@ -152,6 +154,7 @@ function ProgrammeForm({
     [doings, on, open, site],
   );
   const asked = useMemo(() => (doings.length > 0 ? { doings, plot: on, site } : undefined), [doings, on, site]);
+  const known = usePlotKnown(plot);
   const followed = useTask(FOLLOWED, asked);
   const release = followed.latest;
   const options = useMemo(
@@ -184,10 +187,17 @@ function ProgrammeForm({
           </>
         }
       >
-        <FormPart title="What is given">
-          <TextField name="name" label="Name of the programme" className="max-w-96" />
-          <Rows options={options} />
-        </FormPart>
+        <div className="no-print">
+          <FormPart title="What is given">
+            <TextField name="name" label="Name of the programme" className="max-w-96" />
+            <Rows options={options} />
+          </FormPart>
+        </div>
+        <GivenOnPaper
+          text={text}
+          options={options}
+          ground={`For ${open.season.crop.name.toLowerCase()} on ${plot.name}, from ${printDay(open.season.from)}.`}
+        />
       </EditForm>
       {reckoned.rows.length > 0 && (
         <section className="mt-6 flex flex-col gap-5">
@@ -209,6 +219,16 @@ function ProgrammeForm({
         </section>
       )}
       <MarginNotes>
+        <RestsOn
+          assumed={[
+            `What ${open.season.crop.name.toLowerCase()} needs is a class average, until you enter your own.`,
+            <>
+              The middle of each <Term of="assumption">assumption</Term> is followed; no <Term of="band">band</Term> is
+              drawn round it.
+            </>,
+          ]}
+          missing={missingOf(plot, known)}
+        />
         <MarginNote title="How to say it">
           <p>
             <b>How much:</b> 40 g/m², 20 g/plant, 30 g/m of row, 5 mL/L of water and 2 L/plant, 3 × 250 mL per m², 2 cm,

@@ -16,6 +16,7 @@ import {
   parseWhen,
   printAmount,
   printWhen,
+  WHERE_WORDS,
   type Where,
 } from '@wheat-ledger/core';
 import { readShare, shareWords } from './seasonText';
@@ -48,6 +49,16 @@ export const blankDoing = (what = ''): DoingText => ({
   plants: '',
   note: '',
 });
+
+/** Where something goes, as it is chosen. */
+export const WHERES: readonly { readonly value: string; readonly text: string }[] = Object.entries(WHERE_WORDS).map(
+  ([value, text]) => ({ value, text }),
+);
+/** What is asked further of some places. */
+export const DEPTH_LABELS: Readonly<Record<string, string>> = {
+  workedIn: 'How deep',
+  ring: 'From and to, from the stem',
+};
 
 const cm = (metres: number | undefined): string => `${formatGiven(Number((100 * (metres ?? 0)).toPrecision(6)))} cm`;
 const depthText = ({ kind, depthM, innerM, outerM }: WhereInput): string =>

@@ -14,6 +14,7 @@ import {
   type PlainField,
 } from '@wheat-ledger/contract';
 import { MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
+import type { TermKey } from '../glossary/terms';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
@@ -25,14 +26,28 @@ import { Attachments } from './Attachments';
 import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
 import { StockPart } from './StockPart';
-import { AnalysisRows, DirectionRows, OfferRows, options } from './ProductRows';
+import { AnalysisLines } from './AnalysisLines';
+import { DirectionRows, OfferRows, options } from './ProductRows';
+
+const TERM_OF: Readonly<Partial<Record<string, TermKey>>> = {
+  carbonToNitrogen: 'CN',
+  saltIndex: 'saltIndex',
+  limingPer100Kg: 'liming',
+};
 
 /** The plain fields of one part of the form, from their table. */
 const PlainFields = ({ part }: { part: PlainField['part'] }) =>
   (PLAIN_FIELDS as readonly PlainField[])
     .filter((field) => field.part === part)
     .map(({ key, kind, label, placeholder, hint, wide }) => {
-      const shared = { name: key, label, ...(hint ? { hint } : {}), className: wide ? 'col-span-2' : '' };
+      const term = TERM_OF[key];
+      const shared = {
+        name: key,
+        label,
+        ...(hint ? { hint } : {}),
+        ...(term ? { term } : {}),
+        className: wide ? 'col-span-2' : '',
+      };
       return kind === 'day' ? (
         <DayField key={key} {...shared} />
       ) : (
@@ -70,7 +85,12 @@ function BeyondTheLabel() {
   return (
     <FormPart title="Not on the label" hint="leave blank what nobody measured or said">
       <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-        <SelectField name="organic.status" label="Listed as organic" options={options(['unknown', 'yes', 'no'])} />
+        <SelectField
+          name="organic.status"
+          label="Listed as organic"
+          term="organicListed"
+          options={options(['unknown', 'yes', 'no'])}
+        />
         <TextField name="organic.body" label="by which body" />
         <PlainFields part="beyond" />
       </div>
@@ -171,19 +191,20 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
             <TextField name="name" label="Name" className="col-span-2" autoFocus={!record} />
             <TextField name="seller" label="Seller" className="col-span-2" />
-            <TextField name="grade" label="Grade line" placeholder="5-3-4" hint="as printed, N-P₂O₅-K₂O" />
+            <TextField name="grade" label="Grade line" placeholder="5-3-4" hint="as printed, N-P₂O₅-K₂O" term="grade" />
             <SelectField name="form" label="Form" options={options(PRODUCT_FORMS)} />
             <TextField
               name="densityKgPerL"
               label="Density, kg/L"
               placeholder="not known"
               hint="needed for anything measured by volume"
+              term="bulkDensity"
               className="col-span-2"
             />
           </div>
         </FormPart>
         <FormPart title="Guaranteed analysis" hint="a number, a range such as 0.4–0.7, or < 20 when below detection">
-          <AnalysisRows />
+          <AnalysisLines />
         </FormPart>
         <FormPart title="Derived from">
           <LongField
@@ -199,7 +220,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
         <FormPart title="Directions" hint="each rate the label gives, in its own words">
           <DirectionRows />
           <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
-            <TextField name="longevity.days" label="Coated: lasts, days" placeholder="not coated" />
+            <TextField name="longevity.days" label="Coated: lasts, days" placeholder="not coated" term="longevity" />
             <TextField name="longevity.referenceC" label="rated at, °C" />
           </div>
           <LongField name="note" label="Note" className="mt-2" />

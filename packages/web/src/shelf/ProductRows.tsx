@@ -1,121 +1,13 @@
 import { Trash2 } from 'lucide-react';
-import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { blankDirection, blankLine, blankOffer, type LineText, type ProductText } from '@wheat-ledger/contract';
-import {
-  ANALYSIS_UNITS,
-  ANALYTES,
-  analyteName,
-  basesOf,
-  basisWord,
-  formulaText,
-  PROVENANCES,
-  type Analyte,
-} from '@wheat-ledger/core';
-import { DayField, SelectField, TextField } from '../ui/Field';
+import { useFieldArray, useFormContext } from 'react-hook-form';
+import { blankDirection, blankOffer, type ProductText } from '@wheat-ledger/contract';
+import { DayField, TextField } from '../ui/Field';
 
 /** Choices for a select. */
 export const options = (values: readonly string[], text: (value: string) => string = (v) => v) =>
   values.map((value) => ({ value, text: text(value) }));
-/** The longest names cut to what a narrow choice can show. */
-const SHORT_FORMS: Readonly<Partial<Record<Analyte, string>>> = {
-  'N.coated': 'coated, slow N',
-  'N.waterSolubleOrganic': 'soluble organic N',
-};
-const ANALYTE_OPTIONS = options(ANALYTES, (a) =>
-  a.startsWith('N.')
-    ? `– ${SHORT_FORMS[a as Analyte] ?? analyteName(a as Analyte)}`
-    : `${a} ${analyteName(a as Analyte)}`,
-);
-
-/** The bases of a line; what only an extract holds is offered for measured figures, and stays where it was chosen. */
-function basisOptions(line: LineText | undefined) {
-  const bases = basesOf((line?.analyte ?? 'N') as Analyte);
-  const extracts = line?.provenance === 'measured' || line?.basis.endsWith('available');
-  return [
-    ...options(bases, formulaText),
-    ...(extracts ? bases.map((b) => ({ value: basisWord(b, 'available'), text: `${formulaText(b)}, extract` })) : []),
-  ];
-}
-
-/** The lines of the analysis, as declared. */
-export function AnalysisRows() {
-  const { control } = useFormContext<ProductText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'analysis' });
-  const lines = useWatch({ control, name: 'analysis' });
-  return (
-    <>
-      {/* Positioned, so that labels for screen readers stay inside what scrolls. */}
-      <div className="relative overflow-x-auto">
-        <table className="w-full min-w-[46rem] border-separate border-spacing-x-1 border-spacing-y-0.5 [&_td]:align-top">
-          <thead>
-            <tr className="text-left text-[0.8125rem] text-faint">
-              {['Nutrient or form', 'As declared', 'Unit', 'Given as', 'From', 'Source', ''].map((h) => (
-                <th key={h} className="font-semibold">
-                  {h || <span className="sr-only">Remove</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {fields.map((field, i) => {
-              const at = (part: string): string => `analysis.${i}.${part}`;
-              return (
-                <tr key={field.id}>
-                  <td className="w-[27%]">
-                    <SelectField
-                      name={at('analyte')}
-                      label={`Line ${i + 1}, nutrient`}
-                      bare
-                      options={ANALYTE_OPTIONS}
-                    />
-                  </td>
-                  <td className="w-[12%]">
-                    <TextField name={at('value')} label={`Line ${i + 1}, value`} bare placeholder="5 or 4–6" />
-                  </td>
-                  <td className="w-[13%]">
-                    <SelectField
-                      name={at('unit')}
-                      label={`Line ${i + 1}, unit`}
-                      bare
-                      options={options(ANALYSIS_UNITS)}
-                    />
-                  </td>
-                  <td className="w-[13%]">
-                    <SelectField
-                      name={at('basis')}
-                      label={`Line ${i + 1}, given as`}
-                      bare
-                      options={basisOptions(lines[i])}
-                    />
-                  </td>
-                  <td className="w-[15%]">
-                    <SelectField
-                      name={at('provenance')}
-                      label={`Line ${i + 1}, from`}
-                      bare
-                      options={options(PROVENANCES)}
-                    />
-                  </td>
-                  <td>
-                    <TextField name={at('source')} label={`Line ${i + 1}, source`} bare />
-                  </td>
-                  <td>
-                    <RowRemover what={`line ${i + 1}`} onClick={() => remove(i)} />
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-      <button type="button" className="plain mt-1" onClick={() => append(blankLine('Ca'))}>
-        Another line
-      </button>
-    </>
-  );
-}
-
-const RowRemover = ({ what, onClick }: { what: string; onClick: () => void }) => (
+/** Takes one of several rows out. */
+export const RowRemover = ({ what, onClick }: { what: string; onClick: () => void }) => (
   <button type="button" className="cursor-pointer p-2" onClick={onClick} title={`Remove ${what}`}>
     <Trash2 size={15} aria-hidden="true" />
     <span className="sr-only">Remove {what}</span>

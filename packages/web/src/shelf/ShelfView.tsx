@@ -10,6 +10,7 @@ import { useShelf, type ShelfProduct } from '../app/workspace';
 import { Bag } from '../ui/Bag';
 import { bagContents } from '../ui/bagContents';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { RestsOn, type Missing } from '../ui/RestsOn';
 import { OnBench } from '../ui/OnBench';
 import { Swatch } from '../ui/patterns';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
@@ -125,6 +126,19 @@ const ReadingABag = () => (
   </MarginNote>
 );
 
+const ASSUMED = ['What a label does not name is drawn as everything else, which does not mean there is none of it.'];
+
+/** What bags lack that later stages ask for, counted. */
+function shelfLacks(shelf: readonly ShelfProduct[]): readonly Missing[] {
+  const count = (lacks: (product: Product) => boolean): number => shelf.filter(({ product }) => lacks(product)).length;
+  const bags = (n: number): string => (n === 1 ? '1 bag' : `${n} bags`);
+  const [unpriced, bare] = [count((p) => !p.offers.some((o) => o.price)), count((p) => p.analysis.length === 0)];
+  return [
+    ...(unpriced > 0 ? [{ what: `The price of ${bags(unpriced)}`, why: 'they are left out where cost counts' }] : []),
+    ...(bare > 0 ? [{ what: `What is in ${bags(bare)}`, why: 'no analysis is entered' }] : []),
+  ];
+}
+
 /** The two ways to look at the shelf; a few buttons, since the first page has no code to spare. */
 function BagsOrLines() {
   const as = useAppSelector((s) => s.settings.shelfAs);
@@ -203,6 +217,7 @@ export function ShelfView() {
       <Removed />
       <MarginNotes>
         {as === 'bags' && <ReadingABag />}
+        {shelf.length > 0 && <RestsOn assumed={ASSUMED} missing={shelfLacks(shelf)} />}
         <MarginNote title="Also here">
           <p>
             The shelf goes out to a{' '}

@@ -33,7 +33,10 @@ export function EditForm<K extends RecordKind, Text extends FieldValues>({
     <FormProvider {...textForm.form}>
       <form onSubmit={onSubmit} noValidate className="flex flex-col gap-6">
         {textForm.draftFrom && (
-          <p role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-wheat bg-paper px-3 py-2">
+          <p
+            role="status"
+            className="no-print flex flex-wrap items-center gap-3 border-l-4 border-wheat bg-paper px-3 py-2"
+          >
             What you typed on {format(new Date(textForm.draftFrom), 'd MMM, HH:mm')} was not saved yet. It is below.
             <button type="button" className="plain" onClick={textForm.discardDraft}>
               Discard it
@@ -54,7 +57,7 @@ export function EditForm<K extends RecordKind, Text extends FieldValues>({
             )}
           </div>
         )}
-        <div className="flex flex-wrap gap-2 border-t border-rule pt-3">
+        <div className="no-print flex flex-wrap gap-2 border-t border-rule pt-3">
           <button type="submit" className="action main" disabled={saving}>
             {saving ? 'Saving …' : 'Save'}
           </button>

@@ -3,6 +3,8 @@ import { get, useController, useFormContext } from 'react-hook-form';
 import { printDay, readDate, writtenPlainly } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { Term } from '../glossary/Term';
+import type { TermKey } from '../glossary/terms';
 
 interface FieldProps {
   readonly name: string;
@@ -10,6 +12,8 @@ interface FieldProps {
   /** Keeps the label for screen readers only, where a column heading says it. */
   readonly bare?: boolean;
   readonly hint?: ReactNode;
+  /** The word of the label that may need explaining. */
+  readonly term?: TermKey;
   readonly className?: string;
 }
 
@@ -63,6 +67,7 @@ function Shell({
   label,
   bare = false,
   hint,
+  term,
   className = '',
   children,
 }: FieldProps & {
@@ -73,9 +78,15 @@ function Shell({
   const describes = message ? `${id}-message` : hint ? `${id}-hint` : undefined;
   return (
     <div className={className}>
-      <label htmlFor={id} className={bare ? 'sr-only' : 'block text-sm text-faint'}>
-        {label}
-      </label>
+      <span className={bare ? 'sr-only' : 'flex gap-1.5 text-sm text-faint'}>
+        <label htmlFor={id}>{label}</label>
+        {term && (
+          <Term of={term}>
+            <span aria-hidden="true">?</span>
+            <span className="sr-only">What is {label}?</span>
+          </Term>
+        )}
+      </span>
       {children({ id, 'aria-invalid': message !== undefined, 'aria-describedby': describes })}
       {message ? (
         <div id={`${id}-message`} className="mt-0.5 text-sm text-beet">

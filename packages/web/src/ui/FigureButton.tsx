@@ -1,7 +1,12 @@
 import type { ReactNode } from 'react';
-import { formatRange, type Figure } from '@wheat-ledger/core';
+import { formatFixed, formatRange, type Figure, type Range } from '@wheat-ledger/core';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { usePrinting } from './usePrinting';
+
+/** Money to two places, as it is paid. */
+const inCents = ({ low, mid, high }: Range): string =>
+  low === high ? formatFixed(mid, 2) : `${formatFixed(low, 2)}–${formatFixed(high, 2)}`;
 
 interface FigureButtonProps {
   readonly figure: Figure;
@@ -14,6 +19,8 @@ interface FigureButtonProps {
 export function FigureButton({ figure, children, figures = 3 }: FigureButtonProps) {
   const dispatch = useAppDispatch();
   const open = useAppSelector((s) => s.desk.working === figure);
+  const shown = children ?? (figure.unit.currency ? inCents(figure.value) : formatRange(figure.value, figures));
+  if (usePrinting()) return <span className="tabular-nums">{shown}</span>;
   return (
     <button
       type="button"
@@ -22,7 +29,7 @@ export function FigureButton({ figure, children, figures = 3 }: FigureButtonProp
       title={`${figure.label}: show the working`}
       onClick={() => dispatch(open ? deskSlice.actions.workingClosed() : deskSlice.actions.workingOpened(figure))}
     >
-      {children ?? formatRange(figure.value, figures)}
+      {shown}
     </button>
   );
 }

@@ -15,7 +15,7 @@ export const Sheet = ({ title, question, actions, children }: SheetProps) => (
     <header className="mb-4 flex flex-wrap items-end gap-x-4 gap-y-2 border-b-4 border-double border-line-strong pb-2">
       <div className="mr-auto min-w-0">
         <h1 className="text-2xl">{title}</h1>
-        <p className="text-faint">{question}</p>
+        <p className="text-faint print:hidden">{question}</p>
       </div>
       <div className="no-print flex flex-wrap gap-2">{actions}</div>
     </header>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
+import { usePrinting } from './usePrinting';
 
 interface SortHeadProps {
   readonly sorted: false | 'asc' | 'desc';
@@ -9,20 +10,27 @@ interface SortHeadProps {
 }
 
 /** The head of a column that sorts the table when it is pressed. */
-export const SortHead = ({ sorted, num, onSort, children }: SortHeadProps) => (
-  <th
-    scope="col"
-    className={num ? 'num' : ''}
-    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-  >
-    <button
-      type="button"
-      className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine"
-      onClick={onSort}
+export function SortHead({ sorted, num, onSort, children }: SortHeadProps) {
+  const printing = usePrinting();
+  return (
+    <th
+      scope="col"
+      className={num ? 'num' : ''}
+      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
     >
-      {children}
-      {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}
-      {sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
-    </button>
-  </th>
-);
+      {printing ? (
+        children
+      ) : (
+        <button
+          type="button"
+          className="inline-flex cursor-pointer items-center gap-1 font-semibold hover:text-pine"
+          onClick={onSort}
+        >
+          {children}
+          {sorted === 'asc' && <ArrowUp size={13} aria-hidden="true" />}
+          {sorted === 'desc' && <ArrowDown size={13} aria-hidden="true" />}
+        </button>
+      )}
+    </th>
+  );
+}

@@ -1,31 +1,24 @@
 import { Link } from 'react-router';
-import { format } from 'date-fns';
 import { toShape, type PlotRecord } from '@wheat-ledger/contract';
-import { formatGiven, plotFacts, plotGaps, type FactPlace, type PlotFact, type PlotGap } from '@wheat-ledger/core';
+import { formatGiven, plotFacts, type PlotFact } from '@wheat-ledger/core';
 import { useSeasons } from '../app/seasons';
 import { FigureButton } from '../ui/FigureButton';
+import { RestsOn, type Missing } from '../ui/RestsOn';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { OnPaper } from '../ui/OnPaper';
 import { PlotSeasons } from '../season/PlotSeasons';
 import { SeasonStrip } from '../season/SeasonStrip';
-import { PlotSketch } from './PlotSketch';
-import { usePlotKnown } from './usePlotKnown';
-
-const PLACES: Readonly<Record<FactPlace, string>> = {
-  plot: '/edit',
-  soil: '/soil',
-  weather: '/weather',
-  jars: '/jars',
-  seasons: '#seasons',
-};
+import { PlotSketch } from '../ground/PlotSketch';
+import { missingOf, placeOf, usePlotKnown } from '../app/plotKnown';
 
 /** What is not known yet; the first of it is what to do first. */
-function Gaps({ plot, gaps }: { plot: PlotRecord; gaps: readonly PlotGap[] }) {
+function Gaps({ plot, gaps }: { plot: PlotRecord; gaps: readonly Missing[] }) {
   const [first, ...rest] = gaps;
   if (!first)
     return (
       <div className="border-l-4 border-moss bg-paper px-3 py-2" data-testid="gaps">
         <p>Everything this program asks of a plot is known.</p>
-        <p>
+        <p className="no-print">
           Next:{' '}
           <Link to={`/ground/${plot.id}/programmes`} className="plain">
             plan what it is given
@@ -34,12 +27,11 @@ function Gaps({ plot, gaps }: { plot: PlotRecord; gaps: readonly PlotGap[] }) {
         </p>
       </div>
     );
-  const to = (gap: PlotGap): string => `/ground/${plot.id}${PLACES[gap.place]}`;
   return (
     <div data-testid="gaps">
       <div className="border-l-4 border-wheat bg-paper px-3 py-2">
         <h2 className="text-sm font-normal text-faint">Do first</h2>
-        <Link to={to(first)} className="plain font-slab text-lg font-semibold">
+        <Link to={first.to ?? ''} className="plain font-slab text-lg font-semibold">
           {first.what}
         </Link>
         <p className="text-[0.9375rem] first-letter:uppercase">{first.why}.</p>
@@ -50,7 +42,7 @@ function Gaps({ plot, gaps }: { plot: PlotRecord; gaps: readonly PlotGap[] }) {
           <ul className="text-[0.9375rem]">
             {rest.map((gap) => (
               <li key={gap.what} className="border-b border-rule py-1">
-                <Link to={to(gap)} className="plain">
+                <Link to={gap.to ?? ''} className="plain">
                   {gap.what}
                 </Link>
                 <span className="text-faint">: {gap.why}.</span>
@@ -67,7 +59,7 @@ function Fact({ plot, fact: { name, says, means, figure, place } }: { plot: Plot
   return (
     <div className="col-span-full grid grid-cols-subgrid border-b border-rule py-1.5">
       <dt>
-        <Link to={`/ground/${plot.id}${PLACES[place]}`} className="plain" title={`Open where ${name} is entered`}>
+        <Link to={placeOf(plot.id, place)} className="plain" title={`Open where ${name} is entered`}>
           {name}
         </Link>
       </dt>
@@ -92,9 +84,10 @@ export function PlotOverview({ plot }: { plot: PlotRecord }) {
   const side = Math.sqrt(plot.areaM2);
   const measured = plot.shape !== undefined && plot.shape !== null;
   const facts = known ? plotFacts(known) : [];
-  const gaps = known ? plotGaps(known, measured, format(new Date(), 'yyyy-MM-dd')) : [];
+  const gaps = missingOf(plot, known);
   return (
     <>
+      <OnPaper title={plot.name} />
       <div className="mb-4 grid items-start gap-x-8 gap-y-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
         <figure className="m-0 [&_svg]:max-h-48">
           <PlotSketch
@@ -123,7 +116,13 @@ export function PlotOverview({ plot }: { plot: PlotRecord }) {
       </dl>
       <PlotSeasons plot={plot} />
       <MarginNotes>
-        <MarginNote title="What rests on this">
+        <RestsOn
+          assumed={[
+            'What is measured here outranks what is usual for a soil like it.',
+            measured ? 'The area follows from the measured sides.' : 'The area is as it was typed.',
+          ]}
+        />
+        <MarginNote title="What hangs on this plot">
           <p>
             The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen
             in the line at the top, and for the season that is marked here.

@@ -1,12 +1,12 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { samplePlots, show } from '../../test/show';
-import { GroundView } from './GroundView';
+import { PlotView } from './PlotView';
 
 beforeEach(() => localStorage.clear());
 const [wheat, , corn] = samplePlots;
 const open = (id: string | undefined, records = {}) =>
-  show(<GroundView />, { path: `/ground${id ? `/${id}` : ''}`, route: '/ground/:id?', records });
+  show(<PlotView />, { path: `/ground${id ? `/${id}` : ''}`, route: '/ground/:id?', records });
 
 test('a plot stands to scale with its seasons and its facts, each leading to where it is entered', async () => {
   const { store } = await open(wheat!.id);

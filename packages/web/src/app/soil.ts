@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { toJarReadings, toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
 import { soilPH, type JarReadings } from '@wheat-ledger/core';
-import { useRecords } from '../app/api';
-import { ofPlot } from '../app/workspace';
+import { useRecords } from './api';
+import { ofPlot } from './workspace';
 
 /** The reports of a plot, the newest first. */
 export function useReportsOf(plotId: string | undefined): readonly SoilReportRecord[] {
@@ -17,7 +17,7 @@ export function useSoilPH(plot: PlotRecord | undefined): number | undefined {
 }
 
 /** The readings of a plot's newest jar test for dispersion. */
-export function useNewestJar(plotId: string): JarReadings | undefined {
+export function useNewestJar(plotId: string | undefined): JarReadings | undefined {
   const { records } = useRecords('jar', ofPlot(plotId));
   return useMemo(() => {
     const [newest] = records

@@ -2,11 +2,12 @@ import { Link, useParams } from 'react-router';
 import { useRecords } from '../app/api';
 import { usePlot } from '../app/workspace';
 import { PlotPages } from '../ui/PlotPages';
+import { PrintButton } from '../ui/PrintButton';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { PlotOverview } from './PlotOverview';
 
 /** The plot that is open: how big, what grows there, what its soil is, and what to do first. */
-export function GroundView() {
+export function PlotView() {
   const { id } = useParams();
   const { plot, plots } = usePlot();
   const { isLoading } = useRecords('plot');
@@ -17,9 +18,12 @@ export function GroundView() {
       title="Ground"
       question="Which plot, what grows there, and what is its soil?"
       actions={
-        <Link to="/ground/causes" className="action">
-          What is wrong?
-        </Link>
+        <>
+          <PrintButton />
+          <Link to="/ground/causes" className="action">
+            What is wrong?
+          </Link>
+        </>
       }
     >
       <PlotPages plotId={record?.id} />

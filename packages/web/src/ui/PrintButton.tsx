@@ -1,0 +1,6 @@
+/** Puts the sheet on paper. */
+export const PrintButton = () => (
+  <button type="button" className="action" onClick={() => window.print()}>
+    Print
+  </button>
+);
