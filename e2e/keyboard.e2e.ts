@@ -93,6 +93,7 @@ test('walks the stages by bracket, and opens and closes a figure’s working', a
 test('makes a recipe and keeps it', async () => {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press(']');
+  await press('A new mix');
   await page.waitForSelector('[data-testid=mix-answer]');
   await type('Name of the recipe', 'Keyed mix');
   await type('Target, N-P₂O₅-K₂O and more', '4-2-2');

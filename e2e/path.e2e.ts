@@ -130,6 +130,7 @@ test('release: curves, tie-up, a closed balance, and assumptions with ranges', a
 
 test('mix: a target becomes the cheapest recipe, an impossible one says why', async () => {
   await clickLink(page, 'Mix');
+  await clickLink(page, 'A new mix');
   await fill(page, 'Target, N-P₂O₅-K₂O and more', '6-3-5');
   await expectText(page, '[data-testid=mix-answer]', /The cheapest mix that meets it/);
   await expectText(page, '[data-testid=weigh-out]', /The batch10\.0 kg100 %/);

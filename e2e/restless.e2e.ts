@@ -74,6 +74,7 @@ test('pressing and typing anything anywhere never breaks a page, shows no number
     '/price',
     '/release',
     '/mix',
+    '/mix/new',
     '/claims',
     '/claims/new',
     '/ground',

@@ -43,6 +43,7 @@ beforeAll(async () => {
   Object.assign(VIEWS, {
     shelf: '/shelf',
     'a bag': `/shelf/${id('Hobbingate Steady Prills')}`,
+    recipes: '/mix',
     price: '/price',
     release: '/release',
     mix: `/mix/${(await list('recipes'))[0]?.id}`,
@@ -103,6 +104,7 @@ const NAMES = [
   'the shelf as CSV',
   'price',
   'release',
+  'recipes',
   'mix',
   'claims',
   'a claim',
@@ -156,6 +158,18 @@ test.each(NAMES)('at 390 px, %s neither scrolls sideways nor loses its frame', a
   expect(sizes.bench).toBeLessThanOrEqual(844 + 1);
 });
 
+/** Half of a usual screen in each direction is what 200 % zoom leaves. */
+test.each(NAMES)('at 200 %% zoom, %s does not scroll sideways', async (name) => {
+  const page = await show(VIEWS[name] ?? '', { width: 640, height: 400 });
+  const [across, sheet, room] = await page.evaluate(() => [
+    document.documentElement.scrollWidth,
+    document.querySelector('main')!.scrollWidth,
+    document.querySelector('main')!.clientWidth,
+  ]);
+  expect(across).toBeLessThanOrEqual(640);
+  expect(sheet).toBeLessThanOrEqual((room ?? 0) + 1);
+});
+
 test('the working opens over the sheet on a phone and closes again', async () => {
   const page = await show('/price', { width: 390, height: 844 });
   await page.locator('[data-testid=ladder] .fig').click();
@@ -167,21 +181,39 @@ test('the working opens over the sheet on a phone and closes again', async () =>
   expect([box.top < 844, box.width <= 390]).toEqual([true, true]);
 });
 
-test('prints without frame or buttons, on one or two A4 pages', async () => {
-  const page = await show(VIEWS['mix'] ?? '');
-  await expectText(page, '[data-testid=weigh-out]', /The batch/);
-  const pdf = Buffer.from(await page.pdf({ format: 'A4', printBackground: false }));
-  const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
-  expect(pages).toBeGreaterThanOrEqual(1);
-  expect(pages).toBeLessThanOrEqual(2);
+/** What nobody can press on paper. */
+const PRESSED = 'input, select, textarea, button, summary, [role=tab], [role=radio], [role=switch]';
+
+test.each([
+  ['mix', /To make 10 kg.*The batch/],
+  ['price', /EUR per kg N.*Larkmere Feather Meal/],
+  ['a claim', /Said by.*Verdict so far.*nine checks/],
+  ['ground', /drawn to scale.*What its soil is.*Seasons/],
+  ['a programme', /For heritage bread wheat on.*What it comes to/],
+])('%s is printed as a made page on A4: no field, tab or button in it', async (name, words) => {
+  const page = await show(VIEWS[name] ?? '');
+  await expectText(page, 'main', words);
   await page.emulateMediaType('print');
+  await page.waitForFunction(
+    (pressed) => ![...document.querySelectorAll(pressed)].some((e) => e.checkVisibility()),
+    {},
+    PRESSED,
+  );
+  const text = await page.$eval('main', (e) => (e as HTMLElement).innerText.replace(/\s+/g, ' '));
+  expect(text).toMatch(words);
+  expect(text).toMatch(/Wheat Ledger, .*, \d+ \w{3} 20\d\d/);
   const shown = await page.evaluate(() =>
     ['nav[aria-label=Stages]', '[data-testid=bench]', 'aside', 'main'].map((s) =>
       document.querySelector(s)!.checkVisibility(),
     ),
   );
   expect(shown).toEqual([false, false, false, true]);
+  const pdf = Buffer.from(await page.pdf({ format: 'A4', printBackground: false }));
+  const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+  expect(pages).toBeGreaterThanOrEqual(1);
+  expect(pages).toBeLessThanOrEqual(3);
   await page.emulateMediaType('screen');
+  await page.waitForSelector('main .fig');
 });
 
 test('an address that leads nowhere says so and offers a way back', async () => {
@@ -196,7 +228,8 @@ test('an empty ledger says what to do first on every stage', async () => {
   const page = await screen.open();
   for (const [path, words] of [
     ['shelf', /The shelf is empty/],
-    ['price', /Put bags on the bench/],
+    ['ground', /No plot yet\. Enter the first one/],
+    ['price', /There is no bag yet\. Paste the label of one/],
     ['release', /needs a plot/],
     ['mix', /A mix is made from bags/],
     ['claims', /No claim yet/],
@@ -208,6 +241,39 @@ test('an empty ledger says what to do first on every stage', async () => {
   }
   await page.close();
   await bare.stop();
+});
+
+const STATES = ['ground', 'shelf', 'price', 'release', 'mix', 'claims', 'book'] as const;
+
+test.each(STATES)('%s says that it waits, and that it cannot be had, and comes back by itself', async (path) => {
+  const page = await screen.open();
+  let answers: 'later' | 'never' | 'now' = 'later';
+  const held: (() => void)[] = [];
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    const data = request.url().includes('/api/v1/');
+    if (!data || answers === 'now') return void request.continue();
+    if (answers === 'later') return void held.push(() => void request.continue());
+    return void request.respond({
+      status: 503,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({
+        type: '/problems/away',
+        title: 'Away',
+        status: 503,
+        detail: 'The database does not answer.',
+      }),
+    });
+  });
+  await page.goto(`${ledger.address}/${path}`);
+  await expectText(page, 'main [role=status]', /Fetching .* …/);
+  answers = 'never';
+  await page.reload();
+  await expectText(page, 'main [role=alert]', /The database does not answer/);
+  answers = 'now';
+  await page.waitForFunction(() => !document.querySelector('main [role=alert]'));
+  await page.waitForSelector('main h1');
+  await page.close();
 });
 
 test('a server that is away is told in words, and the typing stays', async () => {

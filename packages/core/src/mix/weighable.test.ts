@@ -23,5 +23,6 @@ test.each([
   [0.7713, '770 mL'],
   [0.9996, '1 L'],
   [2.11, '2.1 L'],
+  [2.13, '2.15 L'],
   [10.4, '10.5 L'],
 ])('%p L are measured out as %s', (litres, words) => expect(measuredWords(litres)).toBe(words));

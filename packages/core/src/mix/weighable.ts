@@ -22,7 +22,7 @@ const OUNCES: Steps = [
 const MILLILITRES: Steps = [
   [100, 1],
   [1000, 10],
-  [10_000, 100],
+  [10_000, 50],
   [Infinity, 500],
 ];
 

@@ -5,7 +5,7 @@ interface Smaller {
   readonly symbol: string;
   /** How many of it make one of the larger. */
   readonly count: number;
-  /** The larger is hard to read where its number is below this. */
+  /** The larger is hard to read where its number is below this; for a need of ground it is never used. */
   readonly below: number;
 }
 
@@ -16,7 +16,7 @@ const SMALLER: Readonly<Record<string, readonly Smaller[]>> = {
     { symbol: 'g', count: 1e3, below: 1 },
     { symbol: 'mg', count: 1e6, below: 1e-3 },
   ],
-  'kg/m²': [{ symbol: 'g/m²', count: 1e3, below: 1 }],
+  'kg/m²': [{ symbol: 'g/m²', count: 1e3, below: Infinity }],
   L: [{ symbol: 'mL', count: 1e3, below: 1 }],
 };
 
@@ -31,7 +31,8 @@ export function readable(
 ): { readonly value: Range; readonly unit: string } {
   const symbol = Object.keys(SMALLER).find((s) => text === s || text.startsWith(`${s} `));
   const largest = Math.max(Math.abs(value.low), Math.abs(value.high));
-  const smaller = symbol === undefined || largest === 0 ? undefined : SMALLER[symbol]?.filter((s) => largest < s.below);
+  const hard = ({ below }: Smaller): boolean => (largest === 0 ? below === Infinity : largest < below);
+  const smaller = symbol === undefined ? undefined : SMALLER[symbol]?.filter(hard);
   const chosen = smaller?.at(-1);
   return chosen && symbol !== undefined
     ? { value: scaleRange(value, chosen.count), unit: chosen.symbol + text.slice(symbol.length) }

@@ -312,8 +312,19 @@ export const {
 
 const NONE: readonly never[] = [];
 
-/** How often a list that could not be had is asked for again, until it comes. */
+/** How often something that could not be had is asked for again, until it comes. */
 const AGAIN_MS = 3000;
+
+/** For a query that is asked again now and then while it fails: its interval, and what hears of each answer. */
+export function useAgain(): { readonly pollingInterval: number; readonly hear: (error: unknown) => void } {
+  const [failing, setFailing] = useState(false);
+  return {
+    pollingInterval: failing ? AGAIN_MS : 0,
+    hear: (error) => {
+      if ((error !== undefined) !== failing) setFailing(!failing);
+    },
+  };
+}
 
 /**
  * All present (or removed) records of a kind, or those that belong to another record. A list that could not be had is asked for again now and then; meanwhile it is not called loading,
@@ -323,16 +334,14 @@ export function useRecords<K extends RecordKind>(
   kind: K,
   { skip = false, ...asked }: Omit<Asked, 'kind'> & { readonly skip?: boolean } = {},
 ) {
-  const [failing, setFailing] = useState(false);
-  const { data, isLoading, error, refetch } = api.useRecordsQuery(
-    { kind, ...asked },
-    { skip, pollingInterval: failing ? AGAIN_MS : 0 },
-  );
-  const fails = error !== undefined;
-  if (fails !== failing) setFailing(fails);
+  const { pollingInterval, hear } = useAgain();
+  const { data, isLoading, error, refetch } = api.useRecordsQuery({ kind, ...asked }, { skip, pollingInterval });
+  hear(error);
   return {
     records: (data ?? NONE) as readonly RecordOf<K>[],
-    isLoading: isLoading && !fails,
+    isLoading: isLoading && error === undefined,
+    /** Whether there is nothing to show because it could not be had. */
+    away: error !== undefined && data === undefined,
     error,
     refetch,
   };

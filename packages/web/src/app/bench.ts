@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { MOST_ON_BENCH, type BenchKind, type BenchPlace, type RecipeRecord } from '@wheat-ledger/contract';
 import { mixAsProduct, mixture, type Product } from '@wheat-ledger/core';
-import { api, problemOf, useRecords } from './api';
+import { api, problemOf, useAgain, useRecords } from './api';
 import { weighRecipe } from './recipes';
 import { deskSlice } from './slices';
 import { useAppDispatch, type AppThunk } from './store';
@@ -27,7 +27,13 @@ function recipeItem(place: BenchPlace, recipe: RecipeRecord, shelf: readonly She
 
 /** What lies on the bench, in its order; `compared` are the products of what is not set aside. */
 export function useBench() {
-  const { data, isLoading: benchLoading } = api.useBenchQuery(undefined, { refetchOnFocus: true });
+  const { pollingInterval, hear } = useAgain();
+  const {
+    data,
+    isLoading: benchLoading,
+    error,
+  } = api.useBenchQuery(undefined, { refetchOnFocus: true, pollingInterval });
+  hear(error);
   const places = data?.places ?? NONE;
   const holdsRecipes = places.some((p) => p.kind === 'recipe');
   const { records: recipes, isLoading: recipesLoading } = useRecords('recipe', { skip: !holdsRecipes });
@@ -37,7 +43,7 @@ export function useBench() {
     [holdsRecipes, recipes],
   );
   const { shelf } = useShelfWith(inRecipes);
-  const isLoading = benchLoading || recipesLoading || shelfLoading;
+  const isLoading = (benchLoading && error === undefined) || recipesLoading || shelfLoading;
   return useMemo(() => {
     const items = places.flatMap((place): BenchItem[] => {
       if (place.kind === 'recipe') {

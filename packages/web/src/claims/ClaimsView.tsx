@@ -6,12 +6,12 @@ import { CHECKS, judge } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { useShelfWith } from '../app/workspace';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { verdictInk } from './verdictInk';
 
 /** Every claim, each with its verdict so far. */
 export function ClaimsView() {
-  const { records, isLoading } = useRecords('claim');
+  const { records, isLoading, error } = useRecords('claim');
   const { shelf, isLoading: shelfLoading } = useShelfWith(records.map((r) => r.productId));
   const rows = useMemo(
     () =>
@@ -33,7 +33,9 @@ export function ClaimsView() {
         </Link>
       }
     >
-      {rows.length === 0 ? (
+      {error !== undefined ? (
+        <Failed error={error} />
+      ) : rows.length === 0 ? (
         <Empty>
           No claim yet. Write down what a maker, a forum or a neighbour says of a bag, and its numbers answer.
         </Empty>

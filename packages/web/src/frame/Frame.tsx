@@ -3,7 +3,9 @@ import { Outlet, useLocation } from 'react-router';
 import { format } from 'date-fns';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { useRecords } from '../app/api';
 import { usePlot } from '../app/workspace';
+import { Failed, Sheet } from '../ui/Sheet';
 import { MarginSlot } from '../ui/MarginNotes';
 import { PatternDefs } from '../ui/patterns';
 import { Bench } from './Bench';
@@ -28,6 +30,24 @@ function useTheme(): void {
     evening.addEventListener('change', apply);
     return () => evening.removeEventListener('change', apply);
   }, [theme]);
+}
+
+/** The sheet that is open; while neither plots nor bags can be had there is nothing a sheet could say. */
+function Sheets() {
+  const plots = useRecords('plot');
+  const bags = useRecords('product');
+  if (!plots.away && !bags.away) return <Outlet />;
+  return (
+    <Sheet title="The ledger does not open" question="Its plots and bags cannot be had at the moment.">
+      <Failed
+        error={plots.error ?? bags.error}
+        retry={() => {
+          void plots.refetch();
+          void bags.refetch();
+        }}
+      />
+    </Sheet>
+  );
 }
 
 /** Where and when a page was put on paper. */
@@ -68,7 +88,7 @@ export function Frame() {
           <Spine />
           <div className="min-h-0 flex-1 overflow-y-auto xl:grid xl:grid-cols-[minmax(0,1fr)_19rem] xl:overflow-hidden">
             <main id="sheet" tabIndex={-1} className="relative min-w-0 outline-none xl:overflow-y-auto" key={stage}>
-              <Outlet />
+              <Sheets />
               <PaperFoot />
             </main>
             <aside

@@ -203,7 +203,7 @@ test('in a pot the field’s balance says nothing, and why', async () => {
 test('pages of a plot: the open one is marked, another plot opens on the same page, and opening one chooses it', async () => {
   const { store } = await weather(dahlias!.id);
   const pages = within(screen.getByRole('navigation', { name: 'Pages of this plot' }));
-  expect(pages.getByRole('link', { current: 'page' }).textContent).toBe('Weather and water');
+  expect(pages.getByRole('link', { current: 'page' }).textContent).toBe('Warmth and water');
   const plots = within(screen.getByRole('navigation', { name: 'Plots' }));
   expect(plots.getByRole('link', { name: 'Sweetcorn block' }).getAttribute('href')).toBe(`/ground/${corn!.id}/weather`);
   expect(store.getState().settings.plotId).toBe(dahlias!.id);

@@ -192,13 +192,12 @@ test('EC and CEC are told apart where each stands', async () => {
   await show(<SoilReports plot={plot} />, {
     records: { soil: [report(1, '2026-02-09', 'EC saturated paste 0.7 mS/cm\nCEC 11 cmol/kg\nP (Olsen) 20 mg/kg')] },
   });
-  expect(rows('soil-history').find((r) => r.startsWith('electrical'))).toMatch(
-    /how much salt is dissolved in the soil’s water, not what the soil can hold/,
-  );
-  expect(rows('soil-history').find((r) => r.startsWith('cation'))).toMatch(/how much charge the soil has to hold/);
-  expect(rows('derived').find((r) => r.startsWith('Cation'))).toMatch(
-    /how much charge the soil has to hold.*needs exchangeable/,
-  );
+  const word = (name: string) => within(screen.getByTestId('soil-history')).getByRole('button', { name });
+  await userEvent.click(word('electrical conductivity'));
+  expect((await screen.findByRole('note')).textContent).toMatch(/how much salt is dissolved.*nothing of how much/i);
+  await userEvent.keyboard('{Escape}');
+  await userEvent.click(word('cation exchange capacity'));
+  expect((await screen.findByRole('note')).textContent).toMatch(/can hold.*nothing of how much salt/);
 });
 
 test('lime is needed by what is at hand: a bag whose liming effect is known, or what is typical of a lime', async () => {

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import {
+  compoundPerElement,
   formatTrimmed,
   parseGrade,
   parseNumber,
@@ -12,6 +13,7 @@ import {
   type Mixture,
   type Product,
 } from '@wheat-ledger/core';
+import { usePlotCrop } from '../app/seasons';
 import { useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/Field';
@@ -111,6 +113,37 @@ function Answer({
   }
 }
 
+/** Targets to begin with: a usual garden feed, and the ratio in which the crop takes its nutrients up. */
+function TargetOffers() {
+  const { setValue } = useFormContext<RecipeText>();
+  const { crop } = usePlotCrop();
+  const mids = crop && (['N', 'P', 'K'] as const).map((n) => crop.uptakeKgPerHa[n]?.mid);
+  const ratio = mids?.every((m) => m !== undefined && m > 0)
+    ? mids
+        .map((m, i) => Math.round((m ?? 0) * compoundPerElement(i === 0 ? 'element' : i === 1 ? 'P2O5' : 'K2O')))
+        .join(':')
+    : undefined;
+  return (
+    <div className="mt-2 flex flex-wrap gap-2">
+      <button type="button" className="action" onClick={() => setValue('target', '5-3-4')}>
+        5-3-4, a usual garden feed
+      </button>
+      {crop && ratio && (
+        <button
+          type="button"
+          className="action"
+          onClick={() => {
+            setValue('strength', 'ratio');
+            setValue('target', ratio);
+          }}
+        >
+          {ratio}, as {crop.name.toLowerCase()} takes them up
+        </button>
+      )}
+    </div>
+  );
+}
+
 /** From a target to a recipe, by the solver. */
 export function MakeMix({
   text,
@@ -183,7 +216,10 @@ export function MakeMix({
       </div>
       <div aria-live="polite" aria-busy={working} data-testid="mix-answer">
         {!parsed && (
-          <Empty>Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags stands here.</Empty>
+          <Empty>
+            Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags stands here.
+            <TargetOffers />
+          </Empty>
         )}
         {parsed?.kind === 'none' && <Remark tone="caution">{parsed.reason}</Remark>}
         {parsed?.kind === 'several' && (

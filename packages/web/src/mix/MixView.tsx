@@ -147,10 +147,10 @@ export function MixView() {
           </Link>{' '}
           first.
         </Empty>
-      ) : id && !record ? (
+      ) : id !== 'new' && !record ? (
         <Empty>
           That recipe was taken out.{' '}
-          <Link to="/mix" className="plain">
+          <Link to="/mix/new" className="plain">
             Start a new one
           </Link>
           , or restore it from the{' '}
@@ -166,7 +166,7 @@ export function MixView() {
         <MarginNote title="Recipes">
           <ul>
             <li>
-              <NavLink end to="/mix" className={link}>
+              <NavLink to="/mix/new" className={link}>
                 A new one
               </NavLink>
             </li>

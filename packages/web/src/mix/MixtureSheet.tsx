@@ -19,13 +19,16 @@ import { FigureButton } from '../ui/FigureButton';
 import { ReadableFigure } from '../ui/ReadableFigure';
 import { Swatch } from '../ui/patterns';
 import { Remark } from '../ui/Sheet';
+import { usePrinting } from '../ui/usePrinting';
 import { WeighOutTable } from './WeighOutTable';
 
 const PERCENT = measure('%');
 
 /** How many materials say nothing of a nutrient; their names open. */
 function Silent({ names, of }: { names: readonly string[]; of: number }) {
+  const printing = usePrinting();
   if (names.length === 0) return null;
+  if (printing) return `${names.length} of ${of}`;
   return (
     <details>
       <summary className="cursor-pointer whitespace-nowrap">

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import {
   COST_REASONS,
   declaredNutrients,
@@ -19,6 +18,7 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 
 import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
+import { FillBench } from '../ui/FillBench';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { RestsOn } from '../ui/RestsOn';
 import { PrintButton } from '../ui/PrintButton';
@@ -30,7 +30,7 @@ import { PriceTable } from './PriceTable';
 
 /** What a unit of each nutrient costs, for everything on the bench. */
 export function PriceView() {
-  const { items, compared, isLoading } = useBench();
+  const { compared, isLoading } = useBench();
   const { massUnit, basis, nutrient: chosen } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const nutrients = useMemo(() => {
@@ -58,19 +58,7 @@ export function PriceView() {
       actions={<PrintButton />}
     >
       {compared.length === 0 ? (
-        <Empty>
-          {items.length > 0 ? (
-            'All of the bench is set aside. Press its number to take it back.'
-          ) : (
-            <>
-              Put bags on the bench from the{' '}
-              <Link to="/shelf" className="plain">
-                shelf
-              </Link>
-              , and each rung here is one of them.
-            </>
-          )}
-        </Empty>
+        <FillBench what="to see what a unit of each nutrient costs in them." />
       ) : (
         <>
           <div className="no-print">

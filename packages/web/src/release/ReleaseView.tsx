@@ -8,6 +8,7 @@ import { missingOf, usePlotKnown } from '../app/plotKnown';
 import { useSite } from '../app/seasons';
 import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
+import { FillBench } from '../ui/FillBench';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { RestsOn } from '../ui/RestsOn';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
@@ -109,21 +110,7 @@ export function ReleaseView() {
           .
         </Empty>
       )}
-      {compared.length === 0 && (
-        <Empty>
-          {items.length > 0 ? (
-            'All of the bench is set aside. Press its number to take it back.'
-          ) : (
-            <>
-              Put bags on the bench from the{' '}
-              <Link to="/shelf" className="plain">
-                shelf
-              </Link>{' '}
-              to follow their nitrogen.
-            </>
-          )}
-        </Empty>
-      )}
+      {compared.length === 0 && <FillBench what="to follow their nitrogen." />}
       {plot && site && compared.length > 0 && (
         <>
           <div className="mb-3 flex flex-wrap items-start gap-x-6 gap-y-2">

@@ -9,7 +9,7 @@ import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
 import { SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
@@ -48,7 +48,7 @@ function LibraryRow({ crop, open, onOpen }: { crop: Crop; open: boolean; onOpen:
 
 /** The crops of the library and the grower's own. */
 export function CropsView() {
-  const { records, isLoading } = useRecords('crop');
+  const { records, isLoading, error } = useRecords('crop');
   const [open, setOpen] = useState<string>();
   const [wanted, setWanted] = useState('');
   const groups = useMemo(byGroup, []);
@@ -70,7 +70,9 @@ export function CropsView() {
     >
       <section className="mb-6">
         <h2 className="mb-2 text-xl">Your own</h2>
-        {records.length === 0 ? (
+        {error !== undefined ? (
+          <Failed error={error} />
+        ) : records.length === 0 ? (
           <p className="text-faint">None yet. Take one of the library’s and change what you have measured.</p>
         ) : (
           <ul className="flex flex-col gap-1">

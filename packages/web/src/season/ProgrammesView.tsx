@@ -9,7 +9,7 @@ import { ofPlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { usePlotPage } from '../ui/usePlotPage';
 import { dosedPlot } from './dosedPlot';
 import { useDoings } from './useDoings';
@@ -55,7 +55,7 @@ function ProgrammeLine({
 
 function PlotProgrammes({ plot }: { plot: PlotRecord }) {
   const { seasons, isLoading } = useSeasons(plot.id);
-  const { records, isLoading: programmesLoading } = useRecords('programme');
+  const { records, isLoading: programmesLoading, error } = useRecords('programme');
   if (isLoading || programmesLoading) return <Loading what="the programmes" />;
   const found = seasons.flatMap((open) =>
     records.filter((p) => p.seasonId === open.record.id).map((programme) => ({ open, programme })),
@@ -73,7 +73,9 @@ function PlotProgrammes({ plot }: { plot: PlotRecord }) {
       }
     >
       <PlotPages plotId={plot.id} />
-      {seasons.length === 0 ? (
+      {error !== undefined ? (
+        <Failed error={error} />
+      ) : seasons.length === 0 ? (
         <Empty>
           A programme is for a season.{' '}
           <Link to={`/ground/${plot.id}#seasons`} className="plain">
