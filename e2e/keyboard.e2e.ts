@@ -46,7 +46,7 @@ const pick = async (name: string | RegExp, words: string): Promise<void> => {
 
 test('a skip link leads past the frame', async () => {
   await page.keyboard.press('Tab');
-  expect(await focused()).toBe('To the sheet');
+  expect(await focused()).toBe('Skip to the page');
   await page.keyboard.press('Enter');
   expect(await page.evaluate(() => document.activeElement?.id)).toBe('sheet');
 });

@@ -42,7 +42,7 @@ test('a bag is added from its label; the checks answer while typing, and an impo
   await clickButton(page, 'Save');
   await expectText(page, 'main [role=alert]', /more than the whole/);
   await fill(page, 'Line 1, value', '12');
-  await expectText(page, '[data-testid=label-checks]', /Nothing contradicts/);
+  await expectText(page, '[data-testid=label-checks]', /No contradiction/);
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Ridgeway Blend”/);
   await expectText(page, 'main', /24\.00 EUR for 20 kg/);

@@ -199,7 +199,7 @@ test.each([
     {},
     PRESSED,
   );
-  const text = await page.$eval('main', (e) => (e as HTMLElement).innerText.replace(/\s+/g, ' '));
+  const text = await page.$eval('main', (e) => e.innerText.replace(/\s+/g, ' '));
   expect(text).toMatch(words);
   expect(text).toMatch(/Wheat Ledger, .*, \d+ \w{3} 20\d\d/);
   const shown = await page.evaluate(() =>

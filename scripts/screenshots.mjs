@@ -109,6 +109,7 @@ const openClaim =
 
 const VIEWS = [
   { name: 'shelf', path: '/shelf' },
+  { name: 'lines', path: '/shelf', settings: { shelfAs: 'lines' } },
   { name: 'bag', steps: [openNamed('Hobbingate Steady Prills')] },
   { name: 'bag-tall', viewport: { ...DESK, height: 1900 }, steps: [openNamed('Hobbingate Steady Prills')] },
   { name: 'elements', steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
@@ -136,6 +137,7 @@ const VIEWS = [
       click('[data-testid=mix-analysis] .fig'),
     ],
   },
+  { name: 'recipes', path: '/mix' },
   { name: 'claims', path: '/claims' },
   { name: 'claim', steps: [openClaim('silicon'), click('[data-testid=checks] .fig')] },
   { name: 'ground', path: '/ground' },
@@ -230,7 +232,8 @@ async function take(browser, base, view) {
   await page.setViewport(view.viewport ?? DESK);
   const api = async (path) => (await fetch(`${base}/api/v1/${path}`)).json();
   const plots = (await api('plots')).items;
-  const settings = { theme: view.theme ?? 'day', plotId: plots.find((p) => p.name.includes('wheat')).id };
+  const plotId = plots.find((p) => p.name.includes('wheat')).id;
+  const settings = { theme: view.theme ?? 'day', plotId, ...view.settings };
   await page.goto(`${base}/api/v1/health`);
   await page.evaluate(
     (kept) => {

@@ -79,7 +79,7 @@ function acidity({ site, report }: PlotKnown): PlotFact {
     means:
       held.length === 0
         ? 'roots get every nutrient as easily as they can'
-        : `it keeps ${named.join(', ')}${more} from roots, or sets free too much: mend pH before feeding them`,
+        : `it keeps ${named.join(', ')}${more} from roots, or sets free too much: put the pH right before feeding them`,
     figure: measured.how.kind === 'operation' ? measured : undefined,
     place: report ? 'soil' : 'plot',
   };
@@ -188,7 +188,7 @@ function water({ site }: PlotKnown): PlotFact {
       means:
         site.medium === 'mineralSoil'
           ? 'rain and evapotranspiration of a usual year, or a logger, would tell'
-          : 'pots drain in ways a field’s balance does not tell',
+          : 'pots drain in ways that a field’s balance does not describe',
       place: 'weather',
     };
   const drained = year.drained.value.mid;

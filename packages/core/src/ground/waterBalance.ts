@@ -190,7 +190,7 @@ export function waterYear(site: WateredSite): WaterYear | undefined {
     rain,
     irrigation,
     evaporated: computed(
-      'given back by soil and crop',
+      'back to the air from soil and crop',
       spread('evaporatedMm'),
       'mm a year',
       'waterBalance',

@@ -11,7 +11,7 @@ const CAUTIONS: Readonly<Partial<Record<Trait, string>>> = {
   metals:
     'Can carry heavy metals: ask the seller for figures, and count the yearly load against the limit of your own country. No figure given is unknown, not clean.',
   poisonousToPets: 'Poisonous to dogs and other animals: keep it where they cannot eat it.',
-  chloride: 'Brings chloride: some crops do not bear it, and it is salt in dry soil.',
+  chloride: 'Brings chloride: some crops do not tolerate it, and it is salt in dry soil.',
   sodium: 'Brings sodium, which harms the structure of clay soils.',
 };
 

@@ -2,8 +2,9 @@ import { useState } from 'react';
 import type { DecimalMark } from '@wheat-ledger/core';
 import { original, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import { kindOf, KINDS, RECORD_KINDS, WHO_HEADER } from '@wheat-ledger/contract';
+import { KINDS, RECORD_KINDS, WHO_HEADER } from '@wheat-ledger/contract';
 import { LEDGER, routesOf } from './ledger';
+import { belongs, withRecord, type AnyRecord, type Asked } from './lists';
 import type { Settings } from './slices';
 import type {
   AttachedContent,
@@ -24,8 +25,6 @@ import type {
   Use,
 } from '@wheat-ledger/contract';
 
-type AnyRecord = RecordOf<RecordKind>;
-
 const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
 const TAGS = [...ALL_TAGS, 'ledger', 'bench'] as const;
 const PAGE = 500;
@@ -42,34 +41,6 @@ export interface Change {
   readonly kind: RecordKind;
   readonly record: Pick<Kept, 'id' | 'version'>;
 }
-
-/** A field the registry names. */
-const fieldOf = (record: AnyRecord, field: string): unknown =>
-  (record as unknown as Readonly<Record<string, unknown>>)[field];
-
-/** In a list's order, as the server keeps it: by what its kind is sorted by, then by id. */
-const before = (kind: RecordKind, a: AnyRecord, b: AnyRecord): boolean => {
-  const [x, y] = [a, b].map((record) => String(fieldOf(record, kindOf(kind).sort))) as [string, string];
-  return x === y ? a.id < b.id : x < y;
-};
-/** The list with a record in its place; all others stay the very same objects. */
-const withRecord = (kind: RecordKind, records: readonly AnyRecord[], saved: AnyRecord): AnyRecord[] => {
-  const others = records.filter((r) => r.id !== saved.id);
-  const at = others.findIndex((r) => before(kind, saved, r));
-  return at < 0 ? [...others, saved] : [...others.slice(0, at), saved, ...others.slice(at)];
-};
-
-/** What a list is asked by: removed records, or those that belong to another one. */
-export interface Asked {
-  readonly kind: RecordKind;
-  readonly removed?: boolean;
-  /** The other kind's name, with the id. */
-  readonly of?: Readonly<Partial<Record<RecordKind, string>>>;
-}
-const belongs = (record: AnyRecord, { kind, of = {} }: Asked): boolean =>
-  kindOf(kind).refers.every(
-    ({ at, to }) => of[to as RecordKind] === undefined || fieldOf(record, at) === of[to as RecordKind],
-  );
 
 /** Puts a record that was written into every list of it on screen, without asking for the lists again. */
 const patched = (

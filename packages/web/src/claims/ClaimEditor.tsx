@@ -103,7 +103,7 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
   return (
     <Sheet
       title={record ? 'A claim, taken apart' : 'Take a claim apart'}
-      question="One sentence, one bag, one crop; the numbers answer as you type."
+      question="One sentence, one bag, one crop. The checks run as you type."
       actions={<PrintButton />}
     >
       <EditForm<'claim', ClaimText>
@@ -182,7 +182,7 @@ export function EditClaim() {
   return record ? (
     <ClaimForm key={record.id} record={record} shelf={shelf} />
   ) : (
-    <Sheet title="No such claim" question="It was taken out, or never stood here.">
+    <Sheet title="No such claim" question="It was taken out, or was never here.">
       <Empty>What was taken out can be restored from the book.</Empty>
     </Sheet>
   );

@@ -37,7 +37,7 @@ export function ClaimsView() {
         <Failed error={error} />
       ) : rows.length === 0 ? (
         <Empty>
-          No claim yet. Write down what a maker, a forum or a neighbour says of a bag, and its numbers answer.
+          No claim yet. Write down what a maker, a forum or a neighbour says of a bag, and the checks run on it.
         </Empty>
       ) : (
         <ul>
@@ -86,7 +86,7 @@ export function ClaimsView() {
         </MarginNote>
         <MarginNote title="How far this goes">
           <p>
-            Content and dose are worked with numbers. The other seven checks are listed as not yet looked at, so no
+            Content and dose are worked out in numbers. The other seven checks are listed as not yet looked at, so no
             verdict here is surer than moderate.
           </p>
         </MarginNote>

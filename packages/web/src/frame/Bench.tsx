@@ -12,13 +12,17 @@ const NONE: readonly never[] = [];
 
 /** Benches were kept in the browser once: one that is still there is laid where the ledger's is empty. */
 const OLD_BENCH = 'bench';
+interface OldPlace {
+  readonly id: string;
+  readonly aside: boolean;
+}
 function useOldBench(empty: boolean, lay: (places: readonly BenchPlace[]) => void): void {
   useEffect(() => {
-    const old = readKept<readonly { readonly id: string; readonly aside: boolean }[]>(OLD_BENCH);
+    const old = readKept<unknown>(OLD_BENCH);
     if (!old || !empty) return;
     writeKept(OLD_BENCH, undefined);
-    if (Array.isArray(old) && old.length > 0)
-      lay(old.map(({ id, aside }) => ({ kind: 'product', id, aside: aside === true })));
+    const places: readonly OldPlace[] = Array.isArray(old) ? (old as readonly OldPlace[]) : NONE;
+    if (places.length > 0) lay(places.map(({ id, aside }) => ({ kind: 'product', id, aside: aside === true })));
   }, [empty, lay]);
 }
 

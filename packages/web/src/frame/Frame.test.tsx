@@ -59,7 +59,7 @@ test('the evening shed is put on the page, and a notice can be put away', async 
   expect(document.documentElement.dataset['theme']).toBe('dark');
   act(() => void store.dispatch(deskSlice.actions.noticed({ text: 'Saved “A”.', recordId: idOf(1) })));
   expect(screen.getByRole('button', { name: 'Undo' })).toBeTruthy();
-  await userEvent.click(screen.getByText('Put the notice away'));
+  await userEvent.click(screen.getByText('Close the notice'));
   expect(screen.queryByText('Saved “A”.')).toBeNull();
 });
 

@@ -38,7 +38,7 @@ function Sheets() {
   const bags = useRecords('product');
   if (!plots.away && !bags.away) return <Outlet />;
   return (
-    <Sheet title="The ledger does not open" question="Its plots and bags cannot be had at the moment.">
+    <Sheet title="The ledger does not open" question="Its plots and bags cannot be read right now.">
       <Failed
         error={plots.error ?? bags.error}
         retry={() => {
@@ -80,7 +80,7 @@ export function Frame() {
         href="#sheet"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-wheat focus:px-3 focus:py-2 focus:text-on-wheat"
       >
-        To the sheet
+        Skip to the page
       </a>
       <div className="frame flex h-dvh flex-col">
         <PlotLine onHelp={showHelp} />

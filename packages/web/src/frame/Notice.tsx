@@ -52,7 +52,7 @@ export function Notice() {
           )}
           <button type="button" className="cursor-pointer" onClick={() => dispatch(noticed(undefined))}>
             <X size={16} aria-hidden="true" />
-            <span className="sr-only">Put the notice away</span>
+            <span className="sr-only">Close the notice</span>
           </button>
         </div>
       )}

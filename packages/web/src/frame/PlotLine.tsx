@@ -68,7 +68,7 @@ export function PlotLine({ onHelp }: { onHelp: () => void }) {
         </>
       ) : (
         <Link to="/ground" className="plain">
-          Say which plot
+          Enter a plot
         </Link>
       )}
       <span className="ml-auto flex items-center gap-2">

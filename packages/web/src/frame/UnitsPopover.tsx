@@ -74,9 +74,9 @@ export function UnitsPopover() {
             value={settings.theme}
             onChange={(theme) => set({ theme })}
             options={[
-              { value: 'system', text: 'as the machine' },
+              { value: 'system', text: 'as the device' },
               { value: 'day', text: 'day' },
-              { value: 'evening', text: 'evening shed' },
+              { value: 'evening', text: 'dark' },
             ]}
           />
         </div>

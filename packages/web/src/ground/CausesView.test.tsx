@@ -25,14 +25,14 @@ test('signs lead to causes, the cheapest check first, and unticking takes them a
   expect(screen.queryByTestId('causes')).toBeNull();
 });
 
-test('where the plot’s pH locks a nutrient away, the shortage says so: mend that first; a newer report outranks the plot', async () => {
+test('where the plot’s pH locks a nutrient away, the shortage says so: put that right first; a newer report outranks the plot', async () => {
   const limed = { ...samplePlots[0]!, pH: 7.9 };
   const first = await show(<CausesView />, { records: { plot: [limed] } });
   const between = (): HTMLElement =>
     within(screen.getByRole('group', { name: 'On the new leaves first' })).getByLabelText('yellow between green veins');
   await userEvent.click(between());
   expect(rows().find((r) => r.startsWith('too little iron'))).toMatch(
-    /Test before you treat\.At your pH 7\.9 it is in the soil, locked as rust: mend that first\.$/,
+    /Test before you treat\.At your pH 7\.9 it is in the soil, locked as rust: put that right first\.$/,
   );
   first.unmount();
   const report = {

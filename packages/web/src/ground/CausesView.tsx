@@ -24,7 +24,7 @@ function AtThisPH({ nutrient }: { nutrient: Nutrient }) {
       : undefined;
   return held ? (
     <p className="mt-0.5 text-slate">
-      At your pH {pH} {held.words}: mend that first.
+      At your pH {pH} {held.words}: put that right first.
     </p>
   ) : null;
 }
@@ -113,7 +113,10 @@ export function CausesView() {
           </p>
         </MarginNote>
         <MarginNote title="Doing nothing">
-          <p>Nothing is a choice too, and often the best one: cold and age grow out by themselves, at no cost.</p>
+          <p>
+            Doing nothing is a choice too, and often the best: harm from cold or age grows out by itself and costs
+            nothing.
+          </p>
           <Remark tone="caution">
             A leaf’s look alone proves no shortage. Test before you treat; ask a local adviser where much depends on it.
           </Remark>

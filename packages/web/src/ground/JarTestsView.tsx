@@ -234,7 +234,7 @@ function PlotJars({ plot }: { plot: PlotRecord }) {
     void keep(
       { plotId: plot.id, name: KIND_NAMES[kind], kind, readings: [], note: '' },
       undefined,
-      'A jar test stands ready.',
+      'The jar test is ready.',
     );
   return (
     <Sheet
@@ -258,14 +258,14 @@ function PlotJars({ plot }: { plot: PlotRecord }) {
       <MarginNotes>
         <MarginNote title="Dispersion">
           <p>
-            A cloud means loose clay, as sodium makes it: the soil seals in rain. The plot’s page then answers
-            “dispersive” with yes.
+            A cloud means loose clay, which sodium causes: the soil seals in rain. The soil page then says that it is
+            dispersive.
           </p>
         </MarginNote>
         <MarginNote title="Texture">
           <p>
-            Layers are volumes, and clay settles loosely, so its share reads high. Each share carries what a millimetre
-            of misreading does to it.
+            Layers are volumes, and clay settles loosely, so its share reads high. Each share has a range for a
+            misreading of one millimetre.
           </p>
         </MarginNote>
         <MarginNote title="Care">

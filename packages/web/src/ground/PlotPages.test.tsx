@@ -197,7 +197,7 @@ test('in a pot the field’s balance says nothing, and why', async () => {
     records: { plot: [{ ...wheat!, medium: 'organicPotting' }] },
   });
   expect(screen.queryByTestId('water-year')).toBeNull();
-  expect(document.body.textContent).toMatch(/potting media drain in ways a field’s balance does not tell/);
+  expect(document.body.textContent).toMatch(/potting media drain in ways that a field’s balance does not describe/);
 });
 
 test('pages of a plot: the open one is marked, another plot opens on the same page, and opening one chooses it', async () => {

@@ -248,7 +248,7 @@ export function SoilReportEditor() {
   const record = reports.find((r) => r.id === reportId);
   if (!plot || (reportId !== 'new' && !record))
     return (
-      <Sheet title="No such report" question="It was taken out, or never stood here.">
+      <Sheet title="No such report" question="It was taken out, or was never here.">
         <Empty>What was taken out can be restored from the book.</Empty>
       </Sheet>
     );

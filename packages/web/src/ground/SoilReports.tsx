@@ -41,7 +41,7 @@ function PHLetsThrough({ pH, site }: { pH: number | undefined; site: Site }) {
           <p data-testid="ph-easy">
             {held.length === 0
               ? `At pH ${pH} everything is as easy to get as it can be.`
-              : `At pH ${pH} these are held back or set loose by the pH itself, however much is there; mend pH before feeding them. As easy as can be: ${
+              : `At pH ${pH} these are held back or set loose by the pH itself, however much is there; put the pH right before feeding them. As easy as can be: ${
                   all
                     .filter((a) => a.effect === 'easy')
                     .map((a) => a.nutrient)

@@ -118,7 +118,7 @@ function YearOfWater({ site }: { site: Site }) {
               <th scope="row">
                 irrigation
                 {water.irrigation.how.kind === 'assumption' && (
-                  <span className="font-normal text-faint">, none is told of: taken as none</span>
+                  <span className="font-normal text-faint">, not entered: taken as none</span>
                 )}
               </th>
               <td className="num">
@@ -126,7 +126,7 @@ function YearOfWater({ site }: { site: Site }) {
               </td>
             </tr>
             <tr>
-              <th scope="row">given back by soil and crop</th>
+              <th scope="row">back to the air from soil and crop</th>
               <td className="num">
                 <FigureButton figure={water.evaporated} />
               </td>
@@ -143,8 +143,8 @@ function YearOfWater({ site }: { site: Site }) {
         <p className="mt-1 text-slate">
           How moist the soil is and what washes out: unknown.{' '}
           {site.medium === 'mineralSoil'
-            ? 'It takes rain and evapotranspiration for every day, from the usual year or from a logger.'
-            : 'Pots and potting media drain in ways a field’s balance does not tell.'}
+            ? 'It needs rain and evapotranspiration for every day, from the usual year or from a logger.'
+            : 'Pots and potting media drain in ways that a field’s balance does not describe.'}
         </p>
       )}
     </>
@@ -251,7 +251,7 @@ function PlotWeather({ plot }: { plot: PlotRecord }) {
         <Logs logs={logs} plotId={plot.id} />
       </section>
       <section className="mb-6">
-        <h2 className="mb-2 text-xl">Take readings over</h2>
+        <h2 className="mb-2 text-xl">Read in a file</h2>
         <TakeFile plot={plot} />
       </section>
       <section className="mb-6">
@@ -265,9 +265,9 @@ function PlotWeather({ plot }: { plot: PlotRecord }) {
       <MarginNotes>
         <MarginNote title="The year’s warmth">
           <YearOfWarmth site={{ temperature: site.temperature, logged: logs.map(toLog) }} />
-          <p>Where a logger measured, its value stands; between, the usual year.</p>
+          <p>Where a logger measured, its value is used; on all other days, the usual year.</p>
         </MarginNote>
-        <MarginNote title="A logger’s own door">
+        <MarginNote title="Loggers that send by themselves">
           <p>A logger or station on this machine can send its CSV by itself:</p>
           <pre className="text-[0.8125rem] break-all whitespace-pre-wrap">
             POST {dataAt(`plots/${plot.id}/log`)}
@@ -275,7 +275,7 @@ function PlotWeather({ plot }: { plot: PlotRecord }) {
           </pre>
           <p>
             It needs a date column and one of soil °C, air °C, rain mm, irrigation mm or ET mm. °F and inches are
-            turned.
+            converted.
           </p>
         </MarginNote>
         <MarginNote title="What rests on this">

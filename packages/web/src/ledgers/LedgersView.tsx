@@ -67,7 +67,7 @@ function Row({ ledger }: { ledger: Ledger }) {
       </td>
       <td className="num">
         <button type="button" className="plain" onClick={() => setRenaming(!renaming)}>
-          {renaming ? 'Leave it' : 'Rename'}
+          {renaming ? 'Cancel' : 'Rename'}
           <span className="sr-only"> {ledger.name}</span>
         </button>
       </td>

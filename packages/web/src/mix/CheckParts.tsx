@@ -87,7 +87,7 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
         Add a part
       </button>
       <div aria-live="polite">
-        {!reading && <Empty>Type the parts of a recipe you have, and what it really is stands here.</Empty>}
+        {!reading && <Empty>Type the parts of a recipe you have to see what it really is.</Empty>}
         {reading?.kind === 'needsDensity' && (
           <Remark tone="caution">
             By volume, a part weighs its density, and {reading.products.join(', ')}{' '}

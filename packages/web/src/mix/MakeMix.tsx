@@ -217,7 +217,7 @@ export function MakeMix({
       <div aria-live="polite" aria-busy={working} data-testid="mix-answer">
         {!parsed && (
           <Empty>
-            Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags stands here.
+            Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags is shown here.
             <TargetOffers />
           </Empty>
         )}

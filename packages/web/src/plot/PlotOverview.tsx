@@ -122,9 +122,9 @@ export function PlotOverview({ plot }: { plot: PlotRecord }) {
             measured ? 'The area follows from the measured sides.' : 'The area is as it was typed.',
           ]}
         />
-        <MarginNote title="What hangs on this plot">
+        <MarginNote title="What depends on this plot">
           <p>
-            The crop’s appetite, the release curves and the dose behind every claim are worked out for the plot chosen
+            What the crop needs, the release curves and the dose behind every claim are worked out for the plot chosen
             in the line at the top, and for the season that is marked here.
           </p>
         </MarginNote>

@@ -108,11 +108,11 @@ export function PriceView() {
         {compared.length > 0 && <RestsOn {...priceRests(compared)} />}
         <MarginNote title="How to read it">
           <p>
-            All of a bag’s price is laid on one nutrient at a time. That is plain, and hard on bags that bring several:
-            compare like with like.
+            All of a bag’s price is put on one nutrient at a time. That is simple, and unfair to bags that bring
+            several: compare like with like.
           </p>
           <p>
-            Each rung stands at its cost on a logarithmic rail: equal steps are equal ratios. A thick rung is a range.
+            Each rung sits at its cost on a logarithmic scale: equal steps are equal ratios. A thick rung is a range.
           </p>
           <p>
             Costs within half a per cent of the best, or whose ranges overlap with it, are a <Term of="tie">tie</Term>{' '}
@@ -122,7 +122,7 @@ export function PriceView() {
         </MarginNote>
         {ranked.length > 1 && (
           <MarginNote title="Two currencies">
-            <p>Nothing is converted silently, so each currency has a ladder of its own.</p>
+            <p>Currencies are not converted, so each has a ladder of its own.</p>
           </MarginNote>
         )}
       </MarginNotes>

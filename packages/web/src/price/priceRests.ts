@@ -14,9 +14,7 @@ export function priceRests(compared: readonly Product[]): {
     assumed: [
       'Each price is the newest that was seen for its size and seller.',
       ...(oldest ? [`The oldest price used is from ${printDay(oldest)}.`] : []),
-      ...(undated.length > 0
-        ? [`When the price was seen is not told of ${undated.map((p) => p.name).join(', ')}.`]
-        : []),
+      ...(undated.length > 0 ? [`No date is given for the price of ${undated.map((p) => p.name).join(', ')}.`] : []),
       'Phosphate and potash count what is available, not the total.',
     ],
     missing: compared

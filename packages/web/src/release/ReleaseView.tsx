@@ -96,7 +96,7 @@ export function ReleaseView() {
         <Empty>
           Release needs to know what grows here and from when.{' '}
           <Link to={`/ground/${plot.id}#seasons`} className="plain">
-            Say it
+            Enter it
           </Link>
           .
         </Empty>
@@ -203,7 +203,7 @@ export function ReleaseView() {
             {watered
               ? 'What the crop has taken up no longer drains; the crop is counted as taking from this bag first, before the soil’s own nitrogen. '
               : 'Rain and leaching are not in it. '}
-            Class averages stand in until the material is incubated or tested.
+            Class averages are used until the material is tested.
           </p>
           <Remark tone="caution">
             Nitrate that the crop does not take can reach ground and surface water. Keep setbacks and limits of your

@@ -277,7 +277,7 @@ export function EditCrop() {
   return record ? (
     <CropForm key={record.id} record={record} />
   ) : (
-    <Sheet title="No such crop" question="It was taken out, or never stood here.">
+    <Sheet title="No such crop" question="It was taken out, or was never here.">
       <Empty>What was taken out can be restored from the book.</Empty>
     </Sheet>
   );

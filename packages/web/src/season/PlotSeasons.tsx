@@ -56,7 +56,7 @@ function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeas
       )}
       actions={
         <button type="button" className="action" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
       }
     >

@@ -26,7 +26,7 @@ export function useBagPage(): { readonly record: ProductRecord } | { readonly in
     ? { record }
     : {
         instead: (
-          <Sheet title="Not on the shelf" question="This bag was taken off, or never stood here.">
+          <Sheet title="Not on the shelf" question="This bag was taken off the shelf, or was never here.">
             <Empty>Taken-off bags can be restored at the foot of the shelf.</Empty>
           </Sheet>
         ),

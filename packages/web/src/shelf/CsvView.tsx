@@ -195,7 +195,7 @@ function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
         {done?.operation && <TakeBack operation={done.operation} what="them all" />}
         {done && !done.operation && (
           <button type="button" className="action" onClick={again}>
-            Once more
+            Try again
           </button>
         )}
         <button type="button" className="action" disabled={writing !== undefined} onClick={onClose}>

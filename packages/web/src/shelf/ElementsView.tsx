@@ -76,9 +76,9 @@ function AsFed({ product, direction }: { product: Product; direction: Direction 
   const missing = dilutedMgPerL(product, direction, 'N');
   return (
     <p className="my-3" data-testid="as-fed">
-      Thinned as the label says, {directionWords(direction)}, the feed holds{' '}
+      Diluted as the label says, {directionWords(direction)}, the feed holds{' '}
       {fed.length === 0
-        ? `nothing that can be told: ${missing.kind === 'unknown' ? missing.why : ''}`
+        ? `nothing that is known: ${missing.kind === 'unknown' ? missing.why : ''}`
         : fed.map(({ n, figure }, i) => (
             <span key={n}>
               {i > 0 && ', '}
@@ -207,8 +207,8 @@ function BagElements({ record }: { record: ProductRecord }) {
         </MarginNote>
         <MarginNote title="Metals">
           <Remark tone="caution">
-            The load is a number, neither a scare nor a comfort. Limits differ by place: follow your local code, and ask
-            a licensed adviser.
+            The load is only a number: it says neither safe nor unsafe. Limits differ by place: follow your local code,
+            and ask a licensed adviser.
           </Remark>
         </MarginNote>
       </MarginNotes>

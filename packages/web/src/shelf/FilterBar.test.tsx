@@ -91,16 +91,16 @@ beforeEach(() => {
 test('a filter is kept in the ledger under a name, which can be said to be done and taken back', async () => {
   serverKeeps(pressed);
   const { store } = await show(<ShelfView />);
-  expect(screen.queryByRole('button', { name: 'Keep this filter' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Save this filter' })).toBeNull();
   await userEvent.type(screen.getByRole('searchbox'), 'pellets');
   await waitFor(() => expect(found()).toBe(`${names({ text: 'pellets' }).length} of ${shelf.length}`));
   await userEvent.type(screen.getByLabelText('A name for this filter'), 'Pressed');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep this filter' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save this filter' }));
   expect((await screen.findByRole('button', { name: 'Pressed' })).getAttribute('aria-pressed')).toBe('true');
   expect(sent).toEqual([
     { method: 'POST', path: '/api/v1/shelf-filters', body: { name: 'Pressed', filter: { text: 'pellets' } } },
   ]);
-  expect(store.getState().desk.notice).toEqual({ text: 'Kept the filter “Pressed”.', recordId: pressed.id });
+  expect(store.getState().desk.notice).toEqual({ text: 'Saved the filter “Pressed”.', recordId: pressed.id });
 });
 
 test('a kept filter comes back with one press and goes with another; a filter without a name is called by its words', async () => {
@@ -108,11 +108,11 @@ test('a kept filter comes back with one press and goes with another; a filter wi
   await show(<ShelfView />, { records: { filter: [pressed] } });
   await userEvent.click(screen.getByRole('button', { name: 'Pressed' }));
   await waitFor(() => expect(found()).toBe(`${names({ text: 'pellets' }).length} of ${shelf.length}`));
-  expect(screen.queryByRole('button', { name: 'Keep this filter' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Save this filter' })).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'Pressed' }));
   await waitFor(() => expect(found()).toBe('all'));
   await userEvent.selectOptions(screen.getByLabelText('Form'), 'meal');
-  await userEvent.click(await screen.findByRole('button', { name: 'Keep this filter' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Save this filter' }));
   await waitFor(() => expect(sent.map((s) => s.body)).toEqual([{ name: 'meal', filter: { text: '', form: 'meal' } }]));
 });
 
@@ -121,7 +121,7 @@ test('a name that is kept already takes the new filter, and a kept filter can be
   const { store } = await show(<ShelfView />, { records: { filter: [pressed] } });
   await userEvent.type(screen.getByRole('searchbox'), 'wool');
   await userEvent.type(screen.getByLabelText('A name for this filter'), 'Pressed');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep this filter' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save this filter' }));
   await waitFor(() =>
     expect(sent).toEqual([
       {

@@ -77,7 +77,7 @@ function Kept({ filter, onChange }: Pick<FilterBarProps, 'filter' | 'onChange'>)
     await keep(
       { name: called, filter },
       records.find((k) => k.name === called),
-      `Kept the filter “${called}”.`,
+      `Saved the filter “${called}”.`,
     );
     setName('');
   };
@@ -100,7 +100,7 @@ function Kept({ filter, onChange }: Pick<FilterBarProps, 'filter' | 'onChange'>)
               type="button"
               className="cursor-pointer border-l border-line-strong px-1.5"
               title={`Forget ${k.name}`}
-              onClick={() => void takeOut(k, `Forgot the filter “${k.name}”.`)}
+              onClick={() => void takeOut(k, `Took out the filter “${k.name}”.`)}
             >
               <X size={14} aria-hidden="true" />
               <span className="sr-only">Forget {k.name}</span>
@@ -125,7 +125,7 @@ function Kept({ filter, onChange }: Pick<FilterBarProps, 'filter' | 'onChange'>)
             onChange={(e) => setName(e.target.value)}
           />
           <button type="submit" className="action" disabled={saving}>
-            Keep this filter
+            Save this filter
           </button>
         </form>
       )}

@@ -186,8 +186,7 @@ export function KitchenView() {
             fizzes; it can burst.
           </Remark>
           <Remark tone="caution">
-            Keep it away from children and drinking water. This is arithmetic, not a recommendation to use it, and none
-            to eat it.
+            Keep it away from children and drinking water. This is arithmetic, not advice to use it or to eat it.
           </Remark>
         </MarginNote>
       </MarginNotes>

@@ -218,7 +218,7 @@ export function LabelDesk() {
       )}
       {shown.length === 0 ? (
         <Empty>
-          Each line will stand here with what it was taken to be. A formula such as MgSO4·7H2O is a label too.
+          Each line will be shown here with what it was taken to be. A formula such as MgSO4·7H2O is a label too.
         </Empty>
       ) : (
         <div className="relative mt-4 overflow-x-auto">
@@ -260,7 +260,7 @@ export function LabelDesk() {
           </MarginNote>
         )}
         {reading.findings.length > 0 && (
-          <MarginNote title="What contradicts">
+          <MarginNote title="Contradictions">
             <div aria-live="polite" className="flex flex-col gap-2" data-testid="label-findings">
               {reading.findings.map((f) => (
                 <Remark key={f.code + f.message} tone={f.severity === 'note' ? 'note' : 'caution'}>

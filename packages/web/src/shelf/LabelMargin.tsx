@@ -20,7 +20,7 @@ export function LabelMargin({ draft }: { draft: Product }) {
       </MarginNote>
       <MarginNote title="Label checks">
         <div aria-live="polite" className="flex flex-col gap-2" data-testid="label-checks">
-          {findings.length === 0 && <p className="text-moss">Nothing contradicts so far.</p>}
+          {findings.length === 0 && <p className="text-moss">No contradiction so far.</p>}
           {findings.map((f) => (
             <Remark key={f.code + f.path + f.message} tone={f.severity === 'note' ? 'note' : 'caution'}>
               {f.severity === 'impossible' && <b>Cannot be saved. </b>}

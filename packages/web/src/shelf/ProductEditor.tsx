@@ -143,9 +143,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
     <Sheet
       title={record?.name ?? 'A new bag'}
       question={
-        record
-          ? 'What its label says, as it says it.'
-          : 'Copy the label as it stands; the checks answer while you type.'
+        record ? 'What its label says, as it says it.' : 'Copy the label as it stands; the checks run while you type.'
       }
     >
       {record && <BagPages id={record.id} />}

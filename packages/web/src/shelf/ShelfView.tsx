@@ -220,11 +220,11 @@ export function ShelfView() {
         {shelf.length > 0 && <RestsOn assumed={ASSUMED} missing={shelfLacks(shelf)} />}
         <MarginNote title="Also here">
           <p>
-            The shelf goes out to a{' '}
+            The shelf can be saved as a{' '}
             <Link to="/shelf/csv" className="plain">
               CSV file
             </Link>{' '}
-            and comes in from one. What vinegar and shells can hold is worked out under{' '}
+            and read from one. How much calcium vinegar can draw out of shells is worked out under{' '}
             <Link to="/shelf/kitchen" className="plain">
               kitchen extracts
             </Link>

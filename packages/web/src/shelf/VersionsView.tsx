@@ -155,7 +155,7 @@ function BagVersions({ record }: { record: ProductRecord }) {
         <>
           <p className="mb-3 text-[1.0625rem]" data-testid="version-summary">
             {changes === 0
-              ? 'Nothing is shown to differ.'
+              ? 'No difference is shown.'
               : changes === 1
                 ? '1 thing differs.'
                 : `${changes} things differ.`}

@@ -14,7 +14,7 @@ export function usePlotPage(): { readonly plot: PlotRecord } | { readonly instea
     ? { plot }
     : {
         instead: (
-          <Sheet title="No such plot" question="It was taken out, or never stood here.">
+          <Sheet title="No such plot" question="It was taken out, or was never here.">
             <Empty>What was taken out can be restored from the book.</Empty>
           </Sheet>
         ),
