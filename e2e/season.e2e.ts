@@ -2,7 +2,7 @@ import { choose, clickButton, clickLink, expectText, field, fill, withLedger } f
 
 const at = withLedger();
 
-test('a new plot is asked what grows there; its season, its programme and the crop of one’s own are saved and reckoned', async () => {
+test('a new plot is asked what grows there; its season, its programme and the crop of one’s own are saved and worked out', async () => {
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/ground/new`);
   await fill(page, 'Name', 'Leek bed');

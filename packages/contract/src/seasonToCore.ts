@@ -166,7 +166,7 @@ function toWhere({ kind, depthM = 0.15, innerM = 0, outerM = 0 }: WhereInput): W
   return kind === 'ring' ? { kind, innerM, outerM } : { kind };
 }
 
-/** An application as the core reckons it. */
+/** An application as the core works with it. */
 export const toApplication = ({ amount, when, where, part }: ApplicationInput): Application => ({
   amount: toAmount(amount),
   when: toWhen(when),

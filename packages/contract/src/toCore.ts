@@ -30,7 +30,7 @@ export function toValue(input: DeclaredValueInput): DeclaredValue {
   }
 }
 
-/** A rate of the directions as the core reckons with it. */
+/** A rate of the directions as the core works with it. */
 export const toDirection = (input: DirectionInput): Direction => ({
   ...input,
   least: input.least ?? undefined,

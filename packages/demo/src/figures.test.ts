@@ -30,7 +30,7 @@ import {
   priceHistory,
   productRelease,
   readParts,
-  reckon,
+  computeProgramme,
   soilImplications,
   stockOnHand,
   supplyFraction,
@@ -150,7 +150,7 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
         application: toApplication(a),
         given: bagAs(productOf(a.product ?? '')),
       }));
-      const { rows, totals } = reckon(doings, { areaM2: PLOTS[at]!.areaM2 }, sites[at]!.season, []);
+      const { rows, totals } = computeProgramme(doings, { areaM2: PLOTS[at]!.areaM2 }, sites[at]!.season, []);
       return [
         ...totals.flatMap((x) => [x.figure, x.supply]),
         ...rows.flatMap(({ applied }) =>

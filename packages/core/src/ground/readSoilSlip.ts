@@ -66,7 +66,7 @@ const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [
   [/\bkg\s*\/\s*l\b|\bg\s*\/\s*(?:cm3|cm³|ml|cc)/, 'kg/L'],
 ];
 /**
- * Units that are told in another: mg in 100 g are ten times as many in a kg. Pounds an acre are reckoned by labs for a furrow slice,
+ * Units that are told in another: mg in 100 g are ten times as many in a kg. Pounds an acre are given by labs for a furrow slice,
  * 6⅔ inches that weigh two million pounds an acre, so that two of them are one part in a million.
  */
 const RETOLD: readonly { readonly pattern: RegExp; readonly factor: number; readonly words: string }[] = [

@@ -64,7 +64,7 @@ export const rateRange = ({ amount, least = amount }: Rate): Range => ({
 export const rateUnit = ({ unit, per }: Rate): string =>
   `${unit}/${per.amount === 1 ? '' : `${per.amount} `}${per.unit}`;
 
-/** The same as a measure to reckon with: a weight or volume for each of what it is told by. */
+/** The same as a measure to work with: a weight or volume for each of what it is told by. */
 export function rateMeasure(rate: Rate): Measure {
   const basis = rateBasis(rate);
   const each = manyOf(rate.per.amount * (perOf(rate.per.unit)?.factor ?? NaN), measure(CANONICAL[basis]));

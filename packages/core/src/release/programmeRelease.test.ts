@@ -1,5 +1,5 @@
 import { bag, featherMeal, line, seasonOf, straw, urea, wheatStrip } from '../../test/bags.js';
-import { bagAs, PLAIN_WATER, reckon, type Application, type Doing, type Where } from '../season/index.js';
+import { bagAs, PLAIN_WATER, computeProgramme, type Application, type Doing, type Where } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
 import { nitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor } from './parameters.js';
@@ -28,7 +28,7 @@ const giving = (
   return { application, given: bagAs(product) };
 };
 const released = (doings: readonly Doing[], site = cool) =>
-  programmeRelease(reckon(doings, { areaM2: site.areaM2 }, site.season, []), site);
+  programmeRelease(computeProgramme(doings, { areaM2: site.areaM2 }, site.season, []), site);
 const single = (product: Product, kgNPerHa: number, site = cool, daysOnSurface = 0) => {
   const found = productRelease(product, site, { daysOnSurface, doseKgPerHa: kgNPerHa });
   if (found.kind === 'unknown') throw new Error(found.why);

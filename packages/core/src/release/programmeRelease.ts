@@ -1,6 +1,6 @@
 import { daysBetween } from '../quantity/index.js';
 import { ROOT_LAYER_M } from '../ground/index.js';
-import type { Reckoned, ReckonedRow, SiteInSeason } from '../season/index.js';
+import type { ComputedProgramme, ComputedRow, SiteInSeason } from '../season/index.js';
 import { readIngredients, type Product } from '../shelf/index.js';
 import { nitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor } from './parameters.js';
@@ -21,7 +21,7 @@ export interface ProgrammeRelease {
 }
 
 /** What the place does to a dose: left on top until the first soaking, or within the soil from the start. */
-function placing(row: ReckonedRow): { readonly onTop: boolean; readonly workedInM: number } {
+function placing(row: ComputedRow): { readonly onTop: boolean; readonly workedInM: number } {
   const { where } = row.doing.application;
   switch (where.kind) {
     case 'surface':
@@ -44,7 +44,7 @@ function placing(row: ReckonedRow): { readonly onTop: boolean; readonly workedIn
 const USUAL_DAYS_ON_TOP = 7;
 
 /** kg N/ha of one product at one time, on the season's ground. */
-function nitrogenOf(row: ReckonedRow, product: Product): number | undefined {
+function nitrogenOf(row: ComputedRow, product: Product): number | undefined {
   if (row.applied.kind !== 'applied') return undefined;
   const part = row.doing.given.parts.find((p) => p.product === product);
   const reading = nitrogenPools(product);
@@ -59,7 +59,7 @@ interface Doses {
 }
 
 function takeRow(
-  row: ReckonedRow,
+  row: ComputedRow,
   site: SiteInSeason,
   soakedAfter: (day: number) => number | undefined,
   into: Doses,
@@ -115,12 +115,12 @@ function takeRow(
  * leaching. What is given before the first day or after 26 weeks is not followed.
  */
 export function programmeRelease(
-  reckoned: Reckoned,
+  inNumbers: ComputedProgramme,
   site: SiteInSeason,
   days: SiteDays = siteDays(site),
 ): ProgrammeRelease {
   const into: Doses = { doses: [], left: [], supposed: new Set() };
-  for (const row of reckoned.rows) takeRow(row, site, days.soakedAfter, into);
+  for (const row of inNumbers.rows) takeRow(row, site, days.soakedAfter, into);
   const parameters = numbersFrom(parametersFor([], site.medium, site.pH));
   const run = follow(
     into.doses,

@@ -18,7 +18,7 @@ export { CROP_LIBRARY, libraryCrop } from './library/index.js';
 export { CROP_NAMES } from './library/names.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake } from './uptake.js';
 export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
-export { type Doing, type Reckoned, type ReckonedRow, reckon, type Total } from './programme.js';
+export { type Doing, type ComputedProgramme, type ComputedRow, computeProgramme, type Total } from './programme.js';
 export { type ParsedAmount, parseAmount, printAmount } from './typedAmount.js';
 export { type ParsedWhen, parseWhen, printWhen } from './typedWhen.js';
 export { datesOf, type Season, type SiteInSeason } from './dates.js';

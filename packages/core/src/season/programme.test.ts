@@ -3,7 +3,7 @@ import { unitProblems } from '../figure/index.js';
 import type { Application, When } from './application.js';
 import { bagAs, PLAIN_WATER } from './given.js';
 import { datesOf } from './dates.js';
-import { reckon } from './programme.js';
+import { computeProgramme } from './programme.js';
 
 const season = seasonOf('wheat', '2026-03-15');
 const giving = (when: When, grams = 50, share = 1): Application => ({
@@ -28,7 +28,7 @@ test('days: a date, days from planting, a repeat with both its ends, a stage in 
 
 test('a programme brings each row so often on its part: 65 + 3 × 65 ÷ 2 kg N/ha', () => {
   const given = bagAs(featherMeal);
-  const { totals, without } = reckon(
+  const { totals, without } = computeProgramme(
     [
       { application: giving({ kind: 'afterPlanting', days: 0 }), given },
       { application: giving(everyTwoWeeks, 50, 0.5), given },
@@ -49,7 +49,7 @@ test('what is not known is left out and named; plain water is not', () => {
     ...giving(everyTwoWeeks),
     amount: { kind: 'layer', thicknessM: { low: 0.01, mid: 0.01, high: 0.01 } },
   };
-  const { totals, without, rows } = reckon(
+  const { totals, without, rows } = computeProgramme(
     [
       { application: byVolume, given: bagAs(loose) },
       { application: giving({ kind: 'stage', stage: 'half' }), given: bagAs(featherMeal) },
@@ -66,7 +66,12 @@ test('what is not known is left out and named; plain water is not', () => {
 
 test('what is in it not being known is told, and is no plain water', () => {
   const lost = { name: 'A mix', parts: [], unknown: 'A bag of A mix is not here.' };
-  const { rows, without } = reckon([{ application: giving(everyTwoWeeks), given: lost }], { areaM2: 900 }, season, []);
+  const { rows, without } = computeProgramme(
+    [{ application: giving(everyTwoWeeks), given: lost }],
+    { areaM2: 900 },
+    season,
+    [],
+  );
   expect(rows[0]?.applied).toEqual({ kind: 'unknown', why: 'A bag of A mix is not here.' });
   expect(without).toEqual(['A mix']);
 });

@@ -12,7 +12,7 @@ export interface Doing {
 }
 
 /** A row in numbers: what one time comes to, and the days it is done on. */
-export interface ReckonedRow {
+export interface ComputedRow {
   readonly doing: Doing;
   readonly applied: Applied;
   /** Undefined when its growth stage is not reached or not known. */
@@ -27,15 +27,15 @@ export interface Total {
   readonly supply: Figure;
 }
 
-export interface Reckoned {
-  readonly rows: readonly ReckonedRow[];
+export interface ComputedProgramme {
+  readonly rows: readonly ComputedRow[];
   readonly totals: readonly Total[];
   /** Names of what is given whose amount or time is not known: the totals are without it. */
   readonly without: readonly string[];
 }
 
 /** So often on its part, kg/ha of the season's ground. */
-function overSeason(figure: Figure, row: ReckonedRow): Figure {
+function overSeason(figure: Figure, row: ComputedRow): Figure {
   const often = row.dates?.length ?? 0;
   const { share } = row.doing.application.part;
   const factors = [
@@ -49,13 +49,13 @@ function overSeason(figure: Figure, row: ReckonedRow): Figure {
  * A programme in numbers: each row through `applied`, its days, and what all of it brings to a hectare of the season's ground.
  * @param temperatureC daily mean soil temperature from the season's first day on, for growth stages
  */
-export function reckon(
+export function computeProgramme(
   doings: readonly Doing[],
   plot: DosedPlot,
   season: Season,
   temperatureC: readonly number[],
-): Reckoned {
-  const rows = doings.map((doing): ReckonedRow => ({
+): ComputedProgramme {
+  const rows = doings.map((doing): ComputedRow => ({
     doing,
     applied: applied(doing.application, doing.given, plot, season),
     dates: datesOf(doing.application.when, season, temperatureC),

@@ -12,6 +12,7 @@ import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { RestsOn } from '../ui/RestsOn';
+import { NoBags } from './NoBags';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { OnPaper } from '../ui/OnPaper';
 import { PrintButton } from '../ui/PrintButton';
@@ -140,13 +141,7 @@ export function MixView() {
   return (
     <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?" actions={<PrintButton />}>
       {shelf.length === 0 ? (
-        <Empty>
-          A mix is made from bags.{' '}
-          <Link to="/shelf/new" className="plain">
-            Add one to the shelf
-          </Link>{' '}
-          first.
-        </Empty>
+        <NoBags />
       ) : id !== 'new' && !record ? (
         <Empty>
           That recipe was taken out.{' '}

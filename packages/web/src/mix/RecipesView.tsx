@@ -10,6 +10,7 @@ import { Bag } from '../ui/Bag';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { OnBench } from '../ui/OnBench';
+import { NoBags } from './NoBags';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 
 /** A recipe as a bag: what it holds, what it costs, or why that cannot be told yet. */
@@ -71,15 +72,7 @@ export function RecipesView() {
       }
     >
       {error !== undefined && <Failed error={error} />}
-      {error === undefined && shelf.length === 0 && (
-        <Empty>
-          A mix is made from bags.{' '}
-          <Link to="/shelf/new" className="plain">
-            Add one to the shelf
-          </Link>{' '}
-          first.
-        </Empty>
-      )}
+      {error === undefined && shelf.length === 0 && <NoBags />}
       {error === undefined && shelf.length > 0 && records.length === 0 && (
         <Empty>
           No recipe is kept yet.{' '}

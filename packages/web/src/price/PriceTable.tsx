@@ -1,13 +1,5 @@
 import { useMemo, useState } from 'react';
-import {
-  createColumnHelper,
-  createSortedRowModel,
-  rowSortingFeature,
-  sortFns,
-  tableFeatures,
-  useTable,
-  type SortingState,
-} from '@tanstack/react-table';
+import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table';
 import {
   COST_REASONS,
   costsPerUnit,
@@ -19,6 +11,7 @@ import {
   type Ranking,
 } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
+import { SORTABLE } from '../ui/sortable';
 import { SortHead } from '../ui/SortHead';
 
 interface Row {
@@ -36,8 +29,7 @@ interface PriceTableProps {
   readonly ranking: Ranking;
 }
 
-const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
-const helper = createColumnHelper<typeof features, Row>();
+const helper = createColumnHelper<typeof SORTABLE, Row>();
 
 /** Nutrients with a column of their own; any other has one while it is on the ladder. */
 const ALWAYS: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
@@ -123,7 +115,13 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
     [nutrients, chosen, questionOf, several],
   );
   const effective = sorting.length > 0 ? sorting : [{ id: chosen, desc: false }];
-  const table = useTable({ features, columns, data, state: { sorting: effective }, onSortingChange: setSorting });
+  const table = useTable({
+    features: SORTABLE,
+    columns,
+    data,
+    state: { sorting: effective },
+    onSortingChange: setSorting,
+  });
   return (
     <div className="overflow-x-auto">
       <table className="ledger" data-testid="price-table">

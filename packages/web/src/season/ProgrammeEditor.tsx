@@ -5,7 +5,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { ProgrammeInput, toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
 import {
   printDay,
-  reckon,
+  computeProgramme,
   siteSoilTemperature,
   type Doing,
   type DosedPlot,
@@ -149,8 +149,8 @@ function ProgrammeForm({
   const { records: logs } = useRecords('logger', ofPlot(plot.id));
   const site = useMemo((): SiteInSeason => ({ ...toSite(plot, logs), season: open.season }), [plot, logs, open]);
   const on = useMemo(() => dosedPlot(plot), [plot]);
-  const reckoned = useMemo(
-    () => reckon(doings, on, open.season, siteSoilTemperature(site, open.season.from, YEAR)),
+  const inNumbers = useMemo(
+    () => computeProgramme(doings, on, open.season, siteSoilTemperature(site, open.season.from, YEAR)),
     [doings, on, open, site],
   );
   const asked = useMemo(() => (doings.length > 0 ? { doings, plot: on, site } : undefined), [doings, on, site]);
@@ -167,7 +167,7 @@ function ProgrammeForm({
   );
   return (
     <>
-      <SeasonLine season={open.season} rows={reckoned.rows} numbers={numbers} />
+      <SeasonLine season={open.season} rows={inNumbers.rows} numbers={numbers} />
       <EditForm<'programme', ProgrammeText>
         {...edit}
         describe={(newer) => (
@@ -199,12 +199,12 @@ function ProgrammeForm({
           ground={`For ${open.season.crop.name.toLowerCase()} on ${plot.name}, from ${printDay(open.season.from)}.`}
         />
       </EditForm>
-      {reckoned.rows.length > 0 && (
+      {inNumbers.rows.length > 0 && (
         <section className="mt-6 flex flex-col gap-5">
           <h2 className="text-xl">What it comes to</h2>
           {problems.length > 0 && <Remark tone="note">A row that cannot be read yet is not counted.</Remark>}
-          <RowNumbers rows={reckoned.rows} numbers={numbers} />
-          <ProgrammeTotals reckoned={reckoned} crop={open.season.crop} />
+          <RowNumbers rows={inNumbers.rows} numbers={numbers} />
+          <ProgrammeTotals inNumbers={inNumbers} crop={open.season.crop} />
           <div>
             <h2 className="mb-2 text-xl">When its nitrogen arrives</h2>
             {release && <ProgrammeChart release={release} />}

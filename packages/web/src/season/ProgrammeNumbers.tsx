@@ -7,15 +7,15 @@ import {
   formatTrimmedRange,
   type Crop,
   type Nutrient,
-  type Reckoned,
-  type ReckonedRow,
+  type ComputedProgramme,
+  type ComputedRow,
 } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { Swatch } from '../ui/patterns';
 
 const MOST_DAYS = 3;
 
-function daysWords({ dates }: ReckonedRow): string {
+function daysWords({ dates }: ComputedRow): string {
   if (!dates) return 'its stage is not reached, or not known';
   if (dates.length === 0) return 'never';
   const named = dates.slice(0, MOST_DAYS).map(printDay).join(', ');
@@ -23,7 +23,7 @@ function daysWords({ dates }: ReckonedRow): string {
 }
 
 /** Each row in numbers: how much on the part, and what it brings each time. */
-export function RowNumbers({ rows, numbers }: { rows: readonly ReckonedRow[]; numbers: readonly number[] }) {
+export function RowNumbers({ rows, numbers }: { rows: readonly ComputedRow[]; numbers: readonly number[] }) {
   return (
     <table className="ledger">
       <caption className="sr-only">What each row comes to</caption>
@@ -91,8 +91,8 @@ export function RowNumbers({ rows, numbers }: { rows: readonly ReckonedRow[]; nu
 const SHOWN: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
 /** All of a programme against what the crop takes up. */
-export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: Crop }) {
-  const apart = reckoned.totals.some((t) => t.supply !== t.figure);
+export function ProgrammeTotals({ inNumbers, crop }: { inNumbers: ComputedProgramme; crop: Crop }) {
+  const apart = inNumbers.totals.some((t) => t.supply !== t.figure);
   return (
     <>
       <table className="ledger" data-testid="programme-totals">
@@ -115,7 +115,7 @@ export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: 
         </thead>
         <tbody>
           {SHOWN.map((n) => {
-            const total = reckoned.totals.find((t) => t.analyte === n);
+            const total = inNumbers.totals.find((t) => t.analyte === n);
             const need = cropUptake(crop, n);
             return (
               <tr key={n}>
@@ -149,9 +149,9 @@ export function ProgrammeTotals({ reckoned, crop }: { reckoned: Reckoned; crop: 
           })}
         </tbody>
       </table>
-      {reckoned.without.length > 0 && (
+      {inNumbers.without.length > 0 && (
         <p className="mt-1 text-[0.9375rem] text-beet">
-          Without {reckoned.without.join(', ')}, whose amount or time is not known.
+          Without {inNumbers.without.join(', ')}, whose amount or time is not known.
         </p>
       )}
     </>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
 import { toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
-import { printDay, reckon, siteSoilTemperature } from '@wheat-ledger/core';
+import { printDay, computeProgramme, siteSoilTemperature } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { ofPlot } from '../app/workspace';
@@ -29,7 +29,7 @@ function ProgrammeLine({
   const { records: logs } = useRecords('logger', ofPlot(plot.id));
   const { totals, without } = useMemo(() => {
     const warmth = siteSoilTemperature(toSite(plot, logs), open.season.from, YEAR);
-    return reckon(doings, dosedPlot(plot), open.season, warmth);
+    return computeProgramme(doings, dosedPlot(plot), open.season, warmth);
   }, [doings, plot, logs, open]);
   const nitrogen = totals.find((t) => t.analyte === 'N');
   return (

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, printDay, type ReckonedRow, type Season } from '@wheat-ledger/core';
+import { addDays, daysBetween, printDay, type ComputedRow, type Season } from '@wheat-ledger/core';
 
 const [LEFT, RIGHT, LINE, MARK] = [12, 748, 46, 9];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -18,7 +18,7 @@ function monthStarts(from: string, days: number): readonly string[] {
 
 interface SeasonLineProps {
   readonly season: Season;
-  readonly rows: readonly ReckonedRow[];
+  readonly rows: readonly ComputedRow[];
   /** The number each row has where it was typed. */
   readonly numbers: readonly number[];
 }

@@ -28,7 +28,7 @@ function givenBy(
   return recipe ? recipeGiven(recipe, shelf) : notKnown('A recipe that is not here', 'The recipe is not here.');
 }
 
-/** Applications as the core reckons them, with the bags and recipes they give. */
+/** Applications as the core works with them, with the bags and recipes they give. */
 export function useDoings(applications: readonly ApplicationInput[]): {
   readonly doings: readonly Doing[];
   readonly shelf: readonly ShelfProduct[];

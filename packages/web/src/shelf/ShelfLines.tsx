@@ -1,27 +1,19 @@
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import {
-  createColumnHelper,
-  createSortedRowModel,
-  rowSortingFeature,
-  sortFns,
-  tableFeatures,
-  useTable,
-  type SortingState,
-} from '@tanstack/react-table';
+import { createColumnHelper, useTable, type SortingState } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useBenchChanges } from '../app/bench';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import type { ShelfProduct } from '../app/workspace';
 import { OnBench } from '../ui/OnBench';
+import { SORTABLE } from '../ui/sortable';
 import { SortHead } from '../ui/SortHead';
 import { useInPage } from '../ui/useInPage';
 import { SHELF_COLUMNS, USUAL_COLUMNS } from './shelfColumns';
 
-const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
-const helper = createColumnHelper<typeof features, ShelfProduct>();
+const helper = createColumnHelper<typeof SORTABLE, ShelfProduct>();
 const LINE_PX = 37;
 
 /** Which columns there are, ticked where they are shown. */
@@ -86,7 +78,7 @@ export function ShelfLines({ bags }: { bags: readonly ShelfProduct[] }) {
     [wanted, basis],
   );
   const data = useMemo(() => [...bags], [bags]);
-  const table = useTable({ features, columns, data, state: { sorting }, onSortingChange: setSorting });
+  const table = useTable({ features: SORTABLE, columns, data, state: { sorting }, onSortingChange: setSorting });
   const lines = table.getRowModel().rows;
   const virtual = useVirtualizer({
     count: lines.length,

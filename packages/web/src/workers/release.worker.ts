@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import {
   productRelease,
   programmeRelease,
-  reckon,
+  computeProgramme,
   releaseBand,
   siteDays,
   type Band,
@@ -27,7 +27,7 @@ const releaseWorker = {
   /** A programme's nitrogen on one site, its doses together. */
   programme(doings: readonly Doing[], plot: DosedPlot, site: SiteInSeason): ProgrammeRelease {
     const days = siteDays(site);
-    return programmeRelease(reckon(doings, plot, site.season, days.temperatureC), site, days);
+    return programmeRelease(computeProgramme(doings, plot, site.season, days.temperatureC), site, days);
   },
   /** The bands of all that can be followed, by product; `onShare` hears how far they are. */
   bands(releases: readonly ProductRelease[], onShare: (share: number) => void): Readonly<Record<string, Band>> {
