@@ -1,13 +1,14 @@
 const STAGES = 'ground|shelf|season|price|release|mix|rounds|claims|trials|book';
 /** Rooms of the core below the stages, each standing on those before it. */
-const BELOW = 'quantity|nutrient|figure|solve';
+const BELOW = 'quantity|nutrient|figure|reading|solve';
 
 /** What stands above each room of the core and is not known there. */
 const ABOVE = [
-  ['quantity', `nutrient|figure|solve|${STAGES}`],
-  ['nutrient', `figure|solve|${STAGES}`],
-  ['figure', `solve|${STAGES}`],
-  ['solve', `nutrient|figure|${STAGES}`],
+  ['quantity', `nutrient|figure|reading|solve|${STAGES}`],
+  ['nutrient', `figure|reading|solve|${STAGES}`],
+  ['figure', `reading|solve|${STAGES}`],
+  ['reading', `solve|${STAGES}`],
+  ['solve', `nutrient|figure|reading|${STAGES}`],
   ['season', 'price|release|mix|rounds|claims|trials|book'],
 ];
 

@@ -41,3 +41,4 @@ export {
   type CsvField,
 } from './typed/csvColumns.js';
 export { csvRow, readCsvRow } from './typed/csvRow.js';
+export { headingRow } from './typed/sheetCells.js';

@@ -22,9 +22,11 @@ import {
   readProduct,
   type AmountTyped,
   type LineText,
+  type OfferText,
   type ProductText,
 } from './productText.js';
 import { PLAIN_FIELDS } from './productFields.js';
+import { damage, figureCell, isNote, priceCell } from './sheetCells.js';
 import { given, typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
@@ -120,6 +122,16 @@ export function readCsvRow(
           },
         ];
   let left = cells.slice(0, columns.length);
+  if (isNote(columns, left))
+    return {
+      ok: false,
+      problems: [{ path: 'row', message: 'Only one cell is filled: taken for a note, not for a bag.' }],
+    };
+  left = left.map((cell, i) => {
+    const damaged = damage(columns[i], unguarded(cell), currency);
+    leftOut.push(...damaged);
+    return damaged.length > 0 ? '' : cell;
+  });
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const read = readWholeRow(columns, left, currency, mark);
     if (read.ok) return { ok: true, value: read.value.plain, ...given('stock', read.value.stock), leftOut };
@@ -218,6 +230,27 @@ const withPart = <Row>(
     i === nth - 1 ? { ...(rows[i] ?? blank()), [part]: cell.trim() } : (rows[i] ?? blank()),
   );
 
+/** A figure of a row; the unit in its cell goes before that of its heading. */
+function figureLine(line: LineText, cell: string): LineText {
+  const { value, unit } = figureCell(cell);
+  return { ...line, value, unit: unit ?? line.unit };
+}
+
+/** Packages with one more part; the currency in a price's cell goes before that of the file. */
+function offersWith(
+  offers: readonly OfferText[],
+  column: { readonly part: string; readonly nth: number },
+  cell: string,
+  currency: string,
+): OfferText[] {
+  if (column.part !== 'price') return withPart(offers, () => blankOffer(currency), column, cell);
+  const found = priceCell(cell, currency);
+  const priced = withPart(offers, () => blankOffer(currency), column, found.price);
+  return found.currency === currency
+    ? priced
+    : withPart(priced, () => blankOffer(currency), { part: 'currency', nth: column.nth }, found.currency);
+}
+
 /** A row's cells as the text of a product; columns without a meaning are left out. */
 function productFromRow(
   columns: readonly (CsvColumn | undefined)[],
@@ -236,7 +269,7 @@ function productFromRow(
       product = {
         ...product,
         ...(column.list === 'offers'
-          ? { offers: withPart(product.offers, () => blankOffer(currency), column, cell) }
+          ? { offers: offersWith(product.offers, column, cell, currency) }
           : { directions: withPart(product.directions, blankDirection, column, cell) }),
       };
     else {
@@ -246,8 +279,7 @@ function productFromRow(
         line: { ...blankLine(column.analyte, column.basis), unit: column.unit, source: 'CSV file' },
       };
       if (!lines.includes(found)) lines.push(found);
-      found.line =
-        column.kind === 'figure' ? { ...found.line, value: cell.trim() } : { ...found.line, ...readFrom(cell) };
+      found.line = column.kind === 'figure' ? figureLine(found.line, cell) : { ...found.line, ...readFrom(cell) };
     }
   });
   const placeOf = (key: string): number => (order.includes(key) ? order.indexOf(key) : order.length);

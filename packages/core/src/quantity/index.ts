@@ -11,7 +11,7 @@ export {
   scaleRange,
   subtractRanges,
 } from './range.js';
-export { type Dimension, findUnit, fromCanonical, type Unit, unitOf, unitsOf } from './units.js';
+export { type Dimension, findUnit, measuresNamed, fromCanonical, type Unit, unitOf, unitsOf } from './units.js';
 export {
   type DecimalMark,
   decimalMarkIn,

@@ -8,6 +8,7 @@ import {
   CsvColumns,
   csvRow,
   headingOf,
+  headingRow,
   MOST_CSV_BYTES,
   MOST_CSV_COLUMNS,
   productText,
@@ -200,24 +201,37 @@ interface MeantRow {
   readonly columns: readonly (CsvColumn | undefined)[];
 }
 
+/** Rows above the headings that are looked through for them. */
+const MOST_ABOVE = 12;
+
 /** Rows with their meaning, some hundreds at a time; rows are numbered as a spreadsheet numbers them. */
 function* batches(text: string, named: readonly string[] | undefined): Generator<readonly MeantRow[]> {
-  let batch: MeantRow[] = [];
+  let above: { readonly row: number; readonly cells: readonly string[] }[] = [];
   let columns: readonly (CsvColumn | undefined)[] | undefined;
+  let batch: MeantRow[] = [];
   let row = 0;
+  /** The heading among the first rows, and the rows below it. */
+  const begin = (): void => {
+    const at = headingRow(above.map((a) => a.cells));
+    const heading = above[at];
+    if (!heading) return;
+    const meant = columnsOf(named ?? heading.cells, heading.cells.length);
+    batch = above.slice(at + 1).map((a) => ({ ...a, columns: meant }));
+    columns = meant;
+    above = [];
+  };
   for (const cells of csvRows(text)) {
     row += 1;
     if (isBlank(cells)) continue;
-    if (!columns) {
-      columns = columnsOf(named ?? cells, cells.length);
-      continue;
-    }
-    batch.push({ row, cells, columns });
-    if (batch.length === BATCH) {
+    if (columns) batch.push({ row, cells, columns });
+    else above.push({ row, cells });
+    if (!columns && above.length === MOST_ABOVE) begin();
+    if (batch.length >= BATCH) {
       yield batch;
       batch = [];
     }
   }
+  if (!columns) begin();
   if (batch.length > 0) yield batch;
 }
 

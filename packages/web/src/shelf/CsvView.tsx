@@ -5,6 +5,7 @@ import { Download, Upload } from 'lucide-react';
 import {
   columnFor,
   headingOf,
+  headingRow,
   MOST_CSV_BYTES,
   MOST_CSV_COLUMNS,
   type CsvColumn,
@@ -21,13 +22,18 @@ import { TakeBack } from '../ui/TakeBack';
 import { ColumnsTable, Misfits, type Table } from './CsvParts';
 
 const PREVIEWED = 5;
+/** Titles that may stand above the headings. */
+const MOST_ABOVE = 12;
 /** Longest cell that is shown: a browser takes seconds to set a line of a million characters. */
 const LONGEST_SHOWN = 120;
 
 const short = (cell: string): string => (cell.length > LONGEST_SHOWN ? `${cell.slice(0, LONGEST_SHOWN)}…` : cell);
 
 /** What a file's first rows are, or why it is not taken. */
-function tableOf(file: File, [heading = [], ...rows]: readonly (readonly string[])[]): Table | string {
+function tableOf(file: File, first: readonly (readonly string[])[]): Table | string {
+  const at = headingRow(first);
+  const heading = first[at] ?? [];
+  const rows = first.slice(at + 1, at + 1 + PREVIEWED);
   if (rows.length === 0) return `Read “${file.name}”, expected a heading line and at least one row.`;
   if (heading.length > MOST_CSV_COLUMNS) return `Read ${heading.length} columns, expected at most ${MOST_CSV_COLUMNS}.`;
   return { file, heading: heading.map(short), rows: rows.map((cells) => cells.slice(0, heading.length).map(short)) };
@@ -41,7 +47,7 @@ function peek(file: File): Promise<Table | string> {
     );
   return new Promise((resolve) => {
     Papa.parse<string[]>(file, {
-      preview: PREVIEWED + 1,
+      preview: PREVIEWED + MOST_ABOVE,
       skipEmptyLines: 'greedy',
       complete: ({ data }) => resolve(tableOf(file, data)),
       error: () => resolve(`“${file.name}” could not be read.`),
@@ -92,16 +98,17 @@ function useCsvImport(
 }
 
 const CURRENCY = /^[A-Z]{3}$/;
-/** The currency that a heading such as "Price (USD)" names. */
-const currencyIn = (heading: readonly string[]): string =>
-  heading.flatMap((h) => /\b(?:price|cost)\W*([A-Z]{3})\b/i.exec(h)?.[1]?.toUpperCase() ?? [])[0] ?? 'EUR';
+/** The currency that a heading such as "Price (USD)" names; dollars without one are asked which. */
+const currencyIn = ({ heading, rows }: Table): string =>
+  heading.flatMap((h) => /\b(?:price|cost)\W*([A-Z]{3})\b/i.exec(h)?.[1]?.toUpperCase() ?? [])[0] ??
+  (rows.some((cells) => cells.some((cell) => cell.includes('$'))) ? '' : 'EUR');
 const hasPart = (columns: readonly (CsvColumn | undefined)[], part: string): boolean =>
   columns.some((c) => c?.kind === 'row' && c.list === 'offers' && c.part === part);
 
 function Importer({ table, onClose }: { table: Table; onClose: () => void }) {
   const [columns, setColumns] = useState<readonly (CsvColumn | undefined)[]>(() => table.heading.map(columnFor));
   const meanings = useMemo(() => columns.map((c) => (c ? headingOf(c) : '')), [columns]);
-  const [currency, setCurrency] = useState(() => currencyIn(table.heading));
+  const [currency, setCurrency] = useState(() => currencyIn(table));
   const known = useAppSelector((st) => st.settings.decimalMark);
   const [decimal, setDecimal] = useState(known);
   const asksCurrency = hasPart(columns, 'price') && !hasPart(columns, 'currency');

@@ -1,4 +1,5 @@
-import { formatGiven, parseQuantity } from '../../quantity/index.js';
+import { formatGiven } from '../../quantity/index.js';
+import { readPackages } from '../../reading/index.js';
 import { parseGrade, printGrade, withStrokes } from '../grade.js';
 import { around, type Read, type Taken } from './reading.js';
 
@@ -66,23 +67,18 @@ export function takeMeasure(line: string): Taken | undefined {
         besides: around(line, density.index, density.index + density[0].length),
       };
   }
-  const weight =
-    /\b(?:net\s*(?:weight|wt\.?|contents?|volume)|contents?|weight|nettogewicht|poids net|peso neto)\b\W*([\d.,]+\s*(?:kg|g|lbs?|oz|l|ml|litres?|liters?))\b/i.exec(
-      line,
-    );
-  if (weight?.[1]) {
-    for (const dimension of ['mass', 'volume'] as const) {
-      const read = parseQuantity(weight[1], dimension);
-      if (read.ok && read.value > 0)
-        return {
-          read: {
-            kind: 'package',
-            says: `a package of ${formatGiven(read.value)} ${read.unit.symbol}`,
-            package: { size: read.value, unit: read.unit.symbol },
-          },
-          besides: around(line, weight.index, weight.index + weight[0].length),
-        };
-    }
-  }
+  const found = readPackages(line);
+  if (found.kind === 'ask') return { read: { kind: 'notUnderstood', says: found.question }, besides: [] };
+  const [first] = found.kind === 'packages' ? found.packages : [];
+  const last = found.kind === 'packages' ? found.packages.at(-1) : undefined;
+  if (found.kind === 'packages' && first && last)
+    return {
+      read: {
+        kind: 'package',
+        says: found.packages.map(({ size, unit }) => `a package of ${formatGiven(size)} ${unit}`).join(' and '),
+        packages: found.packages.map(({ size, unit }) => ({ size, unit })),
+      },
+      besides: around(line, first.start, last.end),
+    };
   return undefined;
 }

@@ -325,7 +325,7 @@ export function readLabel(
     derivedFrom,
     densityKgPerL,
     packages: reads
-      .flatMap(({ read }) => read.package ?? [])
+      .flatMap(({ read }) => read.packages ?? [])
       .filter((p, i, all) => all.findIndex((q) => q.size === p.size && q.unit === p.unit) === i)
       .slice(0, 5),
     limingPer100Kg: reads.find(({ read }) => read.liming !== undefined)?.read.liming,

@@ -1,4 +1,5 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
+import type { Package } from '../../reading/index.js';
 import type { Finding } from '../labelChecks.js';
 import type { ProteinFactor } from '../protein.js';
 import type { AnalysisFigure, Direction } from '../product.js';
@@ -40,7 +41,7 @@ export interface LabelReading {
   readonly grade: string | undefined;
   readonly analysis: readonly AnalysisFigure[];
   readonly derivedFrom: readonly string[];
-  readonly packages: readonly { readonly size: number; readonly unit: string }[];
+  readonly packages: readonly Package[];
   readonly densityKgPerL: number | undefined;
   /** kg CaCO₃ equivalent per 100 kg. */
   readonly limingPer100Kg: number | undefined;
@@ -58,7 +59,7 @@ export interface Read {
   readonly figures?: readonly AnalysisFigure[];
   readonly grade?: string;
   readonly ingredients?: readonly string[];
-  readonly package?: { readonly size: number; readonly unit: string };
+  readonly packages?: readonly Package[];
   readonly density?: number;
   readonly liming?: number;
   readonly carbonToNitrogen?: number;

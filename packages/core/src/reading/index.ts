@@ -1,0 +1,1 @@
+export { type Package, type PackageReading, readPackages } from './packages.js';

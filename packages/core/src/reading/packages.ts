@@ -1,0 +1,159 @@
+import { unitOf, type DecimalMark } from '../quantity/index.js';
+import { plainWord, type WordRole } from './dictionary.js';
+import { tokenize, type NumberToken, type Token, type UnitToken } from './tokens.js';
+
+/** What a package holds. */
+export interface Package {
+  readonly size: number;
+  readonly unit: string;
+}
+/** A package a line tells, and the part of the line it stands in. */
+export interface FoundPackage extends Package {
+  readonly start: number;
+  readonly end: number;
+}
+export type PackageReading =
+  | { readonly kind: 'packages'; readonly packages: readonly FoundPackage[] }
+  /** A package is told whose size could be two. */
+  | { readonly kind: 'ask'; readonly question: string }
+  | { readonly kind: 'none' };
+
+/** A number with its unit, and the tokens it takes. */
+interface Amount {
+  readonly number: NumberToken;
+  readonly unit: UnitToken;
+  readonly from: number;
+  readonly to: number;
+  /** How many of it: 2 × 10 L. */
+  readonly count: number;
+}
+
+const isSign = (token: Token | undefined, signs: string): boolean =>
+  token?.kind === 'sign' && signs.includes(token.sign);
+const tells = (token: Token | undefined, role: WordRole): boolean => token?.kind === 'word' && token.roles.has(role);
+
+const TIMES = '×x*';
+/** "2 x", "2 ×" and "2 bags of" before an amount. */
+function countBefore(tokens: readonly Token[], from: number): { readonly count: number; readonly from: number } {
+  const times = tokens[from - 1];
+  const isTimes = isSign(times, TIMES) || (times?.kind === 'word' && /^x$/i.test(times.text));
+  const number = tokens[from - 2];
+  const count = number?.kind === 'number' ? number.readings[0] : undefined;
+  return isTimes && count !== undefined && Number.isInteger(count) && count > 0
+    ? { count, from: from - 2 }
+    : { count: 1, from };
+}
+
+function amountsIn(tokens: readonly Token[]): readonly Amount[] {
+  return tokens.flatMap((number, i): Amount[] => {
+    // "50-lb bag" has a hyphen between.
+    const at = isSign(tokens[i + 1], '-') ? i + 2 : i + 1;
+    const unit = tokens[at];
+    if (number.kind !== 'number' || unit?.kind !== 'unit') return [];
+    const weighs = unit.units.every((u) => ['mass', 'volume'].includes(unitOf(u).dimension));
+    if (!weighs || number.readings.every((r) => r <= 0)) return [];
+    return [{ number, unit, to: at, ...countBefore(tokens, i) }];
+  });
+}
+
+const PARTS = ';|';
+/** Words that say nothing of what an amount is. */
+const FILLERS = new Set(['ca', 'approx', 'about', 'of', 'de', 'di', 'du', 'da', 'a', 'is', 'min', 'circa', 'ok']);
+
+/** The words of a clause next to an amount, as far as they tell something: the first that tells nothing ends them. */
+function near(tokens: readonly Token[], from: number, step: 1 | -1): readonly Token[] {
+  const found: Token[] = [];
+  for (let i = from + step; tokens[i] && !isSign(tokens[i], PARTS); i += step) {
+    const token = tokens[i] as Token;
+    if (token.kind === 'number') break;
+    if (token.kind === 'word' && token.roles.size === 0) {
+      if (FILLERS.has(plainWord(token.text))) continue;
+      break;
+    }
+    found.push(token);
+  }
+  return found;
+}
+
+/** "per", "/" or "in" straight behind an amount makes it a rate; straight before it, what a rate is for. */
+const isRate = (tokens: readonly Token[], { from, to }: Amount): boolean => {
+  const [before, behind] = [tokens[from - 1], tokens[to + 1]];
+  const next = tokens[to + 2];
+  const stroke = isSign(behind, '/') || isSign(before, '/');
+  const per = tells(behind, 'per') && (next?.kind === 'number' || next?.kind === 'word');
+  const range =
+    isSign(before, '–—~') || (isSign(before, '-') && tokens[from - 2]?.kind === 'number') || isSign(behind, '–—~');
+  const each =
+    tells(before, 'per') && before?.kind === 'word' && !tells(before, 'pack') && tells(tokens[from - 2], 'use');
+  return stroke || per || range || each;
+};
+
+/** How much speaks for an amount being what a package holds. */
+function evidence(tokens: readonly Token[], amount: Amount): number {
+  const [before, behind] = [near(tokens, amount.from, -1), near(tokens, amount.to, 1)];
+  const beside = [...before, ...behind];
+  const any = (role: WordRole): boolean => beside.some((t) => tells(t, role));
+  if (any('gross') || tokens.some((t) => tells(t, 'covers')) || isRate(tokens, amount)) return -1;
+  const used = tokens.slice(0, amount.from).some((t) => tells(t, 'use'));
+  const alone = tokens.length === amount.to - amount.from + 1;
+  return (
+    (any('net') ? 3 : 0) +
+    (any('pack') ? 2 : 0) +
+    (behind.some((t) => isSign(t, '℮')) ? 3 : 0) +
+    (amount.count > 1 ? 2 : 0) +
+    (alone ? 2 : 0) -
+    (used ? 3 : 0) -
+    (any('reference') ? 3 : 0)
+  );
+}
+const ENOUGH = 2;
+
+const canonical = ({ size, unit }: Package): number => size * unitOf(unit).factor;
+/** What a bracket says again in another unit differs by rounding only. */
+const SAME = 0.02;
+const restates = (again: Package, first: Package): boolean =>
+  unitOf(again.unit).dimension === unitOf(first.unit).dimension &&
+  Math.abs(canonical(again) / canonical(first) - 1) <= SAME;
+
+/**
+ * The packages a line tells, whatever the order and the words: "25 kg net", "Net Wt. 50 LB (22.7 kg)", "Inhalt: 2 × 10 L". Rates, coverage, gross
+ * weights and numbers that only name something are none.
+ * @param mark the decimal mark of the paper, where it is known
+ * @example readPackages('Poids net : 25 kg') // 25 kg
+ */
+export function readPackages(line: string, mark?: DecimalMark): PackageReading {
+  const tokens = tokenize(line, mark);
+  const taken: FoundPackage[] = [];
+  for (const amount of amountsIn(tokens)) {
+    if (evidence(tokens, amount) < ENOUGH) continue;
+    const { number, unit, count } = amount;
+    const [size, other] = number.readings;
+    const [symbol] = unit.units;
+    if (size === undefined || symbol === undefined) continue;
+    const start = tokens[amount.from]?.start ?? number.start;
+    const sized = (value: number): FoundPackage[] =>
+      unit.units.map((u) => ({ size: value * count, unit: u, start, end: unit.end }));
+    // A bracket in a unit that is clear settles which of two the one before it means.
+    const readings = number.readings.flatMap(sized);
+    const known = taken.find((t) => readings.some((r) => restates(r, t)));
+    if (known) continue;
+    if (other !== undefined || unit.units.length > 1) {
+      const clear = amountsIn(tokens)
+        .filter((a) => a !== amount && a.unit.units.length === 1 && a.number.readings.length === 1)
+        .map((a) => ({ size: (a.number.readings[0] ?? 0) * a.count, unit: a.unit.units[0] ?? '' }));
+      const settled = readings.find((r) => clear.some((c) => restates(r, c)));
+      if (settled) taken.push(settled);
+      else
+        return {
+          kind: 'ask',
+          question: `“${line.slice(start, unit.end)}” could be ${readings
+            .map((r) => `${r.size} ${r.unit}`)
+            .slice(0, 4)
+            .join(' or ')}: say which.`,
+        };
+      continue;
+    }
+    taken.push({ size: size * count, unit: symbol, start, end: unit.end });
+  }
+  return taken.length > 0 ? { kind: 'packages', packages: taken } : { kind: 'none' };
+}
