@@ -201,7 +201,7 @@ test.each([
   );
   const text = await page.$eval('main', (e) => e.innerText.replace(/\s+/g, ' '));
   expect(text).toMatch(words);
-  expect(text).toMatch(/Wheat Ledger, .*, \d+ \w{3} 20\d\d/);
+  expect(text).toMatch(/Wheat Ledger, .*, \d+ \w{3,4} 20\d\d/);
   const shown = await page.evaluate(() =>
     ['nav[aria-label=Stages]', '[data-testid=bench]', 'aside', 'main'].map((s) =>
       document.querySelector(s)!.checkVisibility(),

@@ -1,11 +1,11 @@
-import { useMemo } from 'react';
-import { MOST_ON_BENCH, type BenchKind, type BenchPlace, type RecipeRecord } from '@wheat-ledger/contract';
-import { mixAsProduct, mixture, type Product } from '@wheat-ledger/core';
+import { useEffect, useMemo, useState } from 'react';
+import { MOST_ON_BENCH, type BenchKind, type BenchPlace } from '@wheat-ledger/contract';
+import type { Product } from '@wheat-ledger/core';
 import { api, problemOf, useAgain, useRecords } from './api';
-import { weighRecipe } from './recipes';
+import type { asMix as asMixType } from './mixing';
 import { deskSlice } from './slices';
 import { useAppDispatch, type AppThunk } from './store';
-import { useShelf, useShelfWith, type ShelfProduct } from './workspace';
+import { useShelf, useShelfWith } from './workspace';
 
 /** A bag or a recipe on the bench, as it is compared; `unknown` says why a recipe cannot be. */
 export interface BenchItem extends BenchPlace {
@@ -17,24 +17,27 @@ export interface BenchItem extends BenchPlace {
 const NONE: readonly never[] = [];
 const NO_IDS: readonly string[] = [];
 
-function recipeItem(place: BenchPlace, recipe: RecipeRecord, shelf: readonly ShelfProduct[]): BenchItem {
-  const { id, name } = recipe;
-  const read = weighRecipe(recipe, shelf);
-  return read.kind === 'unknown'
-    ? { ...place, name, product: undefined, unknown: read.why }
-    : { ...place, name, product: mixAsProduct(id, name, mixture(read.components)), unknown: undefined };
+type Mixing = typeof asMixType;
+/** How a recipe becomes a mix, fetched once a bench holds one: the first page has no room for it. */
+function useMixing(wanted: boolean): Mixing | undefined {
+  const [mixing, setMixing] = useState<Mixing>();
+  useEffect(() => {
+    if (wanted) void import('./mixing').then(({ asMix }) => setMixing(() => asMix));
+  }, [wanted]);
+  return mixing;
+}
+
+/** The places of the bench alone, for those who only ask whether something lies there. */
+export function useBenchPlaces(): { readonly places: readonly BenchPlace[]; readonly isLoading: boolean } {
+  const { pollingInterval, hear } = useAgain();
+  const { data, isLoading, error } = api.useBenchQuery(undefined, { pollingInterval });
+  hear(error);
+  return { places: data?.places ?? NONE, isLoading: isLoading && error === undefined };
 }
 
 /** What lies on the bench, in its order; `compared` are the products of what is not set aside. */
 export function useBench() {
-  const { pollingInterval, hear } = useAgain();
-  const {
-    data,
-    isLoading: benchLoading,
-    error,
-  } = api.useBenchQuery(undefined, { refetchOnFocus: true, pollingInterval });
-  hear(error);
-  const places = data?.places ?? NONE;
+  const { places, isLoading: benchLoading } = useBenchPlaces();
   const holdsRecipes = places.some((p) => p.kind === 'recipe');
   const { records: recipes, isLoading: recipesLoading } = useRecords('recipe', { skip: !holdsRecipes });
   const { isLoading: shelfLoading } = useShelf();
@@ -43,19 +46,22 @@ export function useBench() {
     [holdsRecipes, recipes],
   );
   const { shelf } = useShelfWith(inRecipes);
-  const isLoading = (benchLoading && error === undefined) || recipesLoading || shelfLoading;
-  return useMemo(() => {
+  const asMix = useMixing(holdsRecipes);
+  const isLoading = benchLoading || recipesLoading || shelfLoading || (holdsRecipes && !asMix);
+  // What is compared stays the same thing while the rest is still on its way: it may be followed by hard work.
+  const laid = useMemo(() => {
     const items = places.flatMap((place): BenchItem[] => {
       if (place.kind === 'recipe') {
         const recipe = recipes.find((r) => r.id === place.id);
-        return recipe ? [recipeItem(place, recipe, shelf)] : [];
+        return recipe && asMix ? [{ ...place, name: recipe.name, ...asMix(recipe, shelf) }] : [];
       }
       const bag = shelf.find((s) => s.record.id === place.id && s.record.deletedAt === null);
       return bag ? [{ ...place, name: bag.record.name, product: bag.product, unknown: undefined }] : [];
     });
     const compared = items.flatMap((item) => (item.aside || !item.product ? [] : [item.product]));
-    return { items, compared, isLoading };
-  }, [places, recipes, shelf, isLoading]);
+    return { items, compared };
+  }, [places, recipes, shelf, asMix]);
+  return { ...laid, isLoading };
 }
 
 /** One is sent after the other, each with the bench as it is by then. */

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { format } from 'date-fns';
 import { toSite, toSoilReport, type PlotRecord } from '@wheat-ledger/contract';
 import { plotGaps, type FactPlace, type PlotKnown } from '@wheat-ledger/core';
 import type { Missing } from '../ui/RestsOn';
 import { useRecords } from './api';
+import { today } from './today';
 import { useSeasons } from './seasons';
 import { useAppSelector } from './store';
 import { ofPlot } from './workspace';
@@ -41,7 +41,9 @@ export const placeOf = (plotId: string, place: FactPlace): string => `/ground/${
 /** What is not known of a plot, as a sheet tells it, for those things that it rests on. */
 export const missingOf = (plot: PlotRecord, known: PlotKnown | undefined): readonly Missing[] =>
   known
-    ? plotGaps(known, plot.shape !== undefined && plot.shape !== null, format(new Date(), 'yyyy-MM-dd')).map(
-        ({ what, why, place }) => ({ what, why, to: placeOf(plot.id, place) }),
-      )
+    ? plotGaps(known, plot.shape !== undefined && plot.shape !== null, today()).map(({ what, why, place }) => ({
+        what,
+        why,
+        to: placeOf(plot.id, place),
+      }))
     : [];

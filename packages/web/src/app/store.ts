@@ -1,5 +1,4 @@
 import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api';
 import { deskSlice, settingsSlice, type Settings } from './slices';
@@ -24,8 +23,6 @@ export function makeStore() {
     const now = store.getState();
     if (now.settings !== settings) writeKept(SETTINGS, (settings = now.settings));
   });
-  // Another window may have laid the bench meanwhile.
-  setupListeners(store.dispatch);
   return store;
 }
 

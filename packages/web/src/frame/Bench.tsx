@@ -1,10 +1,11 @@
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { MOST_ON_BENCH, type BenchPlace } from '@wheat-ledger/contract';
+import { api } from '../app/api';
 import { useBench, useBenchChanges, type BenchItem } from '../app/bench';
 import { readKept, writeKept } from '../app/keep';
-import { useAppSelector } from '../app/store';
+import { useAppDispatch, useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
 import { useFolding } from './useFolding';
 
@@ -24,6 +25,16 @@ function useOldBench(empty: boolean, lay: (places: readonly BenchPlace[]) => voi
     const places: readonly OldPlace[] = Array.isArray(old) ? (old as readonly OldPlace[]) : NONE;
     if (places.length > 0) lay(places.map(({ id, aside }) => ({ kind: 'product', id, aside: aside === true })));
   }, [empty, lay]);
+}
+
+/** Another window may have laid the bench while this one was away. */
+function useFreshBench(): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const again = (): void => void dispatch(api.util.invalidateTags(['bench']));
+    window.addEventListener('focus', again);
+    return () => window.removeEventListener('focus', again);
+  }, [dispatch]);
 }
 
 function Place({ item, at }: { item: BenchItem; at: number }) {
@@ -93,7 +104,7 @@ function FoldedBench({ items, isLoading }: { items: readonly BenchItem[]; isLoad
 }
 
 /** The bags and recipes under comparison, kept in the ledger and there in every stage. A number key sets one aside and takes it back. */
-export function Bench() {
+export const Bench = memo(function Bench() {
   const { items, isLoading } = useBench();
   const { lay } = useBenchChanges();
   const [cleared, setCleared] = useState<readonly BenchPlace[]>(NONE);
@@ -101,6 +112,7 @@ export function Bench() {
   const empty = items.length === 0;
   const folded = folding.folded || empty;
   useOldBench(empty && !isLoading, lay);
+  useFreshBench();
   const clear = (): void => {
     setCleared(items.map(({ kind, id, aside }) => ({ kind, id, aside })));
     lay(NONE);
@@ -166,4 +178,4 @@ export function Bench() {
       )}
     </section>
   );
-}
+});

@@ -1,6 +1,5 @@
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
-import { format } from 'date-fns';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useRecords } from '../app/api';
@@ -13,8 +12,8 @@ import { Notice } from './Notice';
 import { PlotLine } from './PlotLine';
 import { Spine } from './Spine';
 import { useKeys } from './useKeys';
-import { Working } from './Working';
 
+const Working = lazy(async () => ({ default: (await import('./Working')).Working }));
 const HelpDialog = lazy(async () => ({ default: (await import('./HelpDialog')).HelpDialog }));
 
 /** Day or evening shed on the page's root, following the machine when asked to. */
@@ -50,12 +49,14 @@ function Sheets() {
   );
 }
 
+const PAPER_DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const;
+
 /** Where and when a page was put on paper. */
 function PaperFoot() {
   const { plot } = usePlot();
   return (
     <p className="mx-auto hidden max-w-4xl border-t border-rule px-6 pt-2 text-sm text-faint print:block">
-      Wheat Ledger{plot && `, ${plot.name}`}, {format(new Date(), 'd MMM yyyy')}
+      Wheat Ledger{plot && `, ${plot.name}`}, {new Date().toLocaleDateString('en-GB', PAPER_DAY)}
     </p>
   );
 }
@@ -97,7 +98,9 @@ export function Frame() {
             >
               {working && (
                 <div className="max-xl:fixed max-xl:inset-x-0 max-xl:bottom-0 max-xl:z-30 max-xl:max-h-[60dvh] max-xl:overflow-y-auto max-xl:border-t max-xl:border-line-strong max-xl:bg-chalk max-xl:p-2 xl:mb-5">
-                  <Working figure={working} />
+                  <Suspense>
+                    <Working figure={working} />
+                  </Suspense>
                 </div>
               )}
               <div ref={setSlot} />

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { CircleQuestionMark } from 'lucide-react';
 import { toSite } from '@wheat-ledger/contract';
@@ -16,7 +17,7 @@ const Chip = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** Which plot everything is worked out for, what is known of its soil, units and search. */
-export function PlotLine({ onHelp }: { onHelp: () => void }) {
+export const PlotLine = memo(function PlotLine({ onHelp }: { onHelp: () => void }) {
   const { plot, plots } = usePlot();
   const { chosen } = useSeasonRecords(plot?.id);
   const { records: own } = useRecords('crop');
@@ -81,4 +82,4 @@ export function PlotLine({ onHelp }: { onHelp: () => void }) {
       </span>
     </header>
   );
-}
+});

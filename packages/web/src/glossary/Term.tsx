@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { memo, useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { usePrinting } from '../ui/usePrinting';
 import type { TermKey } from './terms';
 
@@ -14,7 +14,7 @@ const placeBy = (word: DOMRect): React.CSSProperties => ({
 });
 
 /** A word that opens to what it means, in a sentence. The sentences are fetched when the first is asked for. */
-export function Term({ of, children }: { of: TermKey; children: ReactNode }) {
+export const Term = memo(function Term({ of, children }: { of: TermKey; children: ReactNode }) {
   const [note, setNote] = useState<{ readonly says: string; readonly style: React.CSSProperties }>();
   const word = useRef<HTMLButtonElement>(null);
   const id = useId();
@@ -63,4 +63,4 @@ export function Term({ of, children }: { of: TermKey; children: ReactNode }) {
       )}
     </>
   );
-}
+});

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { Trash2, Upload } from 'lucide-react';
 import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
@@ -15,6 +14,7 @@ import {
   type SoilAnalyte,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { today } from '../app/today';
 import { ofPlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
@@ -170,7 +170,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
   const navigate = useNavigate();
   const back = `/ground/${plot.id}/soil`;
   const takeOut = useTakeOut('soil', back);
-  const saved = useMemo(() => (record ? soilText(record) : blankSoil(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const saved = useMemo(() => (record ? soilText(record) : blankSoil(today())), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);
   const { edit } = useRecordForm<'soil', SoilText>({
     kind: 'soil',

@@ -1,19 +1,18 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { formatNumber, loggedDays, parseNumber } from '@wheat-ledger/core';
+import { formatNumber, parseNumber } from '@wheat-ledger/core';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useBench } from '../app/bench';
-import { missingOf, usePlotKnown } from '../app/plotKnown';
 import { useSite } from '../app/seasons';
 import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
 import { FillBench } from '../ui/FillBench';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
-import { RestsOn } from '../ui/RestsOn';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
-import { assumptionsOf, Assumptions } from './Assumptions';
+import { Assumptions } from './Assumptions';
 import { CourseTable } from './CourseTable';
+import { ReleaseRests } from './ReleaseRests';
 import { ReleaseChart } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
 import { TaskNote } from '../ui/TaskNote';
@@ -60,7 +59,6 @@ const NO_BANDS: Bands = {};
 export function ReleaseView() {
   const { items, compared, isLoading } = useBench();
   const { site, crop, plot, isLoading: siteLoading } = useSite();
-  const known = usePlotKnown(plot);
   const { nitrogenKgPerHa, daysOnSurface } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const [count, setCount] = useState<Count>('cumulative');
@@ -76,7 +74,6 @@ export function ReleaseView() {
   const unknown = (releases ?? []).filter((r) => r.kind === 'unknown');
   const points = useMemo(() => weekPoints(courses, bands, count), [courses, bands, count]);
   const numbers = useMemo(() => new Map(items.map((item, i) => [item.id, i + 1])), [items]);
-  const measuredDays = loggedDays(site?.logged ?? [], 'soilC');
   const watered = courses.some((c) => c.setup.around.water);
   const numberOf = useCallback((id: string): number => numbers.get(id) ?? 0, [numbers]);
   if (isLoading) return <Loading what="the bench" />;
@@ -168,17 +165,7 @@ export function ReleaseView() {
         </>
       )}
       <MarginNotes>
-        {plot && site && courses.length > 0 && (
-          <RestsOn
-            assumed={[
-              `${assumptionsOf(courses)} assumptions, each with its range; they are listed below the table.`,
-              measuredDays > 0
-                ? `The soil’s warmth on ${measuredDays} days of the year is measured, on the others it is the usual year.`
-                : 'The soil’s warmth is that of a usual year.',
-            ]}
-            missing={missingOf(plot, known)}
-          />
-        )}
+        {plot && site && courses.length > 0 && <ReleaseRests plot={plot} site={site} courses={courses} />}
         {courses.some((c) => (c.run.available[28] ?? 0) < 0) && (
           <MarginNote title="Tied up first">
             <p>

@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { format } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { SeasonInput, type PlotRecord } from '@wheat-ledger/contract';
 import { CROP_LIBRARY, printDay } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { today } from '../app/today';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
@@ -31,7 +31,7 @@ function useCropOptions() {
 function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeason | undefined; onDone: () => void }) {
   const dispatch = useAppDispatch();
   const record = open?.record;
-  const saved = useMemo(() => (record ? seasonText(record) : blankSeason(format(new Date(), 'yyyy-MM-dd'))), [record]);
+  const saved = useMemo(() => (record ? seasonText(record) : blankSeason(today())), [record]);
   const { edit } = useRecordForm<'season', SeasonText>({
     kind: 'season',
     Input: SeasonInput,

@@ -111,7 +111,8 @@ test('a kept filter comes back with one press and goes with another; a filter wi
   expect(screen.queryByRole('button', { name: 'Save this filter' })).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'Pressed' }));
   await waitFor(() => expect(found()).toBe('all'));
-  await userEvent.selectOptions(screen.getByLabelText('Form'), 'meal');
+  await userEvent.click(screen.getByText('By what is in them'));
+  await userEvent.selectOptions(await screen.findByLabelText('Form'), 'meal');
   await userEvent.click(await screen.findByRole('button', { name: 'Save this filter' }));
   await waitFor(() => expect(sent.map((s) => s.body)).toEqual([{ name: 'meal', filter: { text: '', form: 'meal' } }]));
 });
@@ -132,7 +133,7 @@ test('a name that is kept already takes the new filter, and a kept filter can be
     ]),
   );
   await store.dispatch(api.util.upsertQueryData('records', { kind: 'filter' }, [pressed]));
-  await userEvent.click(await screen.findByRole('button', { name: 'Forget Pressed' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Take out Pressed' }));
   await waitFor(() =>
     expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: `/api/v1/shelf-filters/${pressed.id}` }),
   );
@@ -141,7 +142,8 @@ test('a name that is kept already takes the new filter, and a kept filter can be
 
 test('nothing fits is said with what was asked for; a number that does not read is told', async () => {
   await show(<ShelfView />);
-  await userEvent.selectOptions(screen.getByLabelText('Holds'), 'Se selenium');
+  await userEvent.click(screen.getByText('By what is in them'));
+  await userEvent.selectOptions(await screen.findByLabelText('Holds'), 'Se selenium');
   await waitFor(() => expect(document.body.textContent).toMatch(/No bag fits: Se declared/));
   await userEvent.type(screen.getByLabelText(/at least, %/), 'lots');
   expect(document.body.textContent).toMatch(/Read "lots"/);

@@ -1,6 +1,5 @@
 import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Trash2 } from 'lucide-react';
-import { format } from 'date-fns';
 import type { MovementInput, MovementRecord, ProductRecord } from '@wheat-ledger/contract';
 import {
   formatGiven,
@@ -14,6 +13,7 @@ import {
   type StockOnHand,
   type StockReason,
 } from '@wheat-ledger/core';
+import { today } from '../app/today';
 import { FormPart } from '../ui/EditForm';
 import { FigureButton } from '../ui/FigureButton';
 import { useKeep } from '../ui/useKeep';
@@ -97,7 +97,7 @@ export function StockPart({ product }: { product: ProductRecord }) {
   const [typed, setTyped] = useState<Typed>({
     amount: '',
     reason: 'bought',
-    on: printDay(format(new Date(), 'yyyy-MM-dd')),
+    on: printDay(today()),
     lot: '',
   });
   const [trouble, setTrouble] = useState<string>();

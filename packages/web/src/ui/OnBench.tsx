@@ -1,5 +1,5 @@
 import { MOST_ON_BENCH, type BenchKind } from '@wheat-ledger/contract';
-import { useBench, useBenchChanges } from '../app/bench';
+import { useBenchChanges, useBenchPlaces } from '../app/bench';
 
 interface OnBenchProps {
   readonly kind: BenchKind;
@@ -11,16 +11,16 @@ interface OnBenchProps {
 
 /** The tick that puts a bag or a recipe on the bench, or takes it off. */
 export function OnBench({ kind, id, name, bare = false }: OnBenchProps) {
-  const { items, isLoading } = useBench();
+  const { places, isLoading } = useBenchPlaces();
   const { toggle } = useBenchChanges();
-  const onBench = items.some((item) => item.id === id);
+  const onBench = places.some((place) => place.id === id);
   return (
     <label className="flex cursor-pointer items-center gap-1.5">
       <input
         type="checkbox"
         className="size-4 accent-wheat"
         checked={onBench}
-        disabled={isLoading || (!onBench && items.length >= MOST_ON_BENCH)}
+        disabled={isLoading || (!onBench && places.length >= MOST_ON_BENCH)}
         onChange={() => toggle(kind, id)}
       />
       <span className={bare ? 'sr-only' : ''}>
