@@ -122,7 +122,7 @@ function WhoWrites() {
     <label className="no-print mb-3 flex max-w-md flex-wrap items-center gap-x-2 text-[0.9375rem]">
       Your name in the book
       <input
-        className="w-44"
+        className="field !w-44"
         value={who}
         maxLength={80}
         placeholder="gardener"

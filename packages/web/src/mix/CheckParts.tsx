@@ -68,7 +68,9 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
               className="w-24"
               inputMode="decimal"
             />
-            <span className="pt-1.5 text-faint">{by === 'weight' ? 'by weight of' : 'by volume of'}</span>
+            <span className="hidden pt-1.5 text-faint sm:inline">
+              {by === 'weight' ? 'by weight of' : 'by volume of'}
+            </span>
             <SelectField
               name={`parts.${i}.productId`}
               label={`Part ${i + 1}, of which bag`}

@@ -139,7 +139,18 @@ export function MixView() {
   const link = ({ isActive }: { isActive: boolean }): string =>
     `block border-l-[3px] px-2 py-1 ${isActive ? 'border-wheat bg-paper' : 'border-transparent hover:bg-paper'}`;
   return (
-    <Sheet title="Mix" question="What could be mixed instead, and what is a mix really?" actions={<PrintButton />}>
+    <Sheet
+      title="Mix"
+      question="What could be mixed instead, and what is a mix really?"
+      actions={
+        <>
+          <Link to="/mix" className="action">
+            All recipes
+          </Link>
+          <PrintButton />
+        </>
+      }
+    >
       {shelf.length === 0 ? (
         <NoBags />
       ) : id !== 'new' && !record ? (
