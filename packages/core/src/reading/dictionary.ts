@@ -15,7 +15,7 @@ export type WordRole =
   /** A number that only names something: a batch, a licence, a telephone. */
   | 'reference';
 
-type Language = 'en' | 'de' | 'fr' | 'es' | 'it' | 'nl' | 'pt' | 'pl' | 'sv';
+export type Language = 'en' | 'de' | 'fr' | 'es' | 'it' | 'nl' | 'pt' | 'pl' | 'sv';
 type Words = Readonly<Partial<Record<Language, string>>>;
 
 /** Words by what they tell, phrases parted by `|`; small letters without accents, as `plainWord` makes them. */

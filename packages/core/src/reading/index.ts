@@ -1,1 +1,2 @@
+export { FOREIGN_NAMES, type NameTerm } from './names.js';
 export { type Package, type PackageReading, readPackages } from './packages.js';

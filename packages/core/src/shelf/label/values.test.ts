@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { direction } from '../../../test/bags.js';
 import { readSoilSlip } from '../../ground/index.js';
 import { readLabel } from './readLabel.js';
-import { commaIn, settleThousands } from './values.js';
+import { commaIn, findValues, settleThousands } from './values.js';
 
 const potassium = (text: string): unknown => readLabel(text, 'measured').analysis.find((f) => f.analyte === 'K')?.value;
 const says = (text: string): string => readLabel(text, 'measured').lines[0]!.says;
@@ -241,4 +241,9 @@ test('what is no content goes where it belongs, and a second grade is told', () 
   });
   expect(readLabel('5-3-4\n10-10-10').findings.map((f) => f.code)).toContain('grade.several');
   expect(readLabel('Nitrogen 5 %; net weight 20 kg\nNet weight 20 kg').packages).toEqual([{ size: 20, unit: 'kg' }]);
+});
+
+test('"not less than 17 %" is a guarantee of 17 %, "less than 17 %" a limit', () => {
+  expect(findValues('Crude protein, not less than 17 %')[0]?.value).toEqual({ kind: 'number', value: 17 });
+  expect(findValues('Crude protein, less than 17 %')[0]?.value).toEqual({ kind: 'below', limit: 17 });
 });

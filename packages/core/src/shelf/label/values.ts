@@ -17,7 +17,7 @@ export interface FoundValue {
 const NUMBER = String.raw`\d{1,7}(?:[.,]\d{1,6})?`;
 const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|[µμu]g\s*\/\s*kg\b|ppb\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
 const VALUE = new RegExp(
-  String.raw`(<\s*|less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`,
+  String.raw`(<\s*|(?<!\b(?:not?|pas|niet|nicht) )less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`,
   'gi',
 );
 

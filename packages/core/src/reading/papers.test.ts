@@ -1,0 +1,37 @@
+import { LABELS } from '../../test/papers/labels.js';
+import type { Paper } from '../../test/papers/paper.js';
+import { readLabel, type AnalysisFigure } from '../shelf/index.js';
+
+const shown = ({ value }: AnalysisFigure): string =>
+  value.kind === 'number'
+    ? String(Number(value.value.toPrecision(6)))
+    : value.kind === 'below'
+      ? `<${value.limit}`
+      : `${value.low}–${value.high}`;
+const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
+
+const read = ({ text, measured }: Paper) => readLabel(text, measured ? 'measured' : 'label');
+
+describe('whole papers', () => {
+  test.each(LABELS.map((paper) => [paper.name, paper] as const))('%s', (_, paper) => {
+    const reading = read(paper);
+    expect(reading.analysis.map(figureOf).sort()).toEqual([...paper.figures].sort());
+    expect(reading.packages.map((p) => `${p.size} ${p.unit}`)).toEqual(paper.packages ?? []);
+    if (paper.grade) expect(reading.grade).toBe(paper.grade);
+  });
+});
+
+test('a paper reads the same with other line ends, leaders and trailing spaces', () => {
+  for (const paper of LABELS) {
+    const again = readLabel(
+      paper.text
+        .replace(/\.{3,}/g, '  ')
+        .split('\n')
+        .map((line) => `${line}   `)
+        .join('\r\n'),
+      paper.measured ? 'measured' : 'label',
+    );
+    expect([paper.name, again.analysis.map(figureOf)]).toEqual([paper.name, read(paper).analysis.map(figureOf)]);
+    expect([paper.name, again.packages]).toEqual([paper.name, read(paper).packages]);
+  }
+});
