@@ -1,2 +1,4 @@
+export { plainWord, type WordRole } from './dictionary.js';
+export { rolesIn } from './tokens.js';
 export { FOREIGN_NAMES, type NameTerm } from './names.js';
 export { type Package, type PackageReading, readPackages } from './packages.js';

@@ -112,3 +112,7 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
   }
   return tokens;
 }
+
+/** Everything the words of a line tell. @example rolesIn('Batch 12345') // reference */
+export const rolesIn = (line: string): ReadonlySet<WordRole> =>
+  new Set(tokenize(line).flatMap((token) => (token.kind === 'word' ? [...token.roles] : [])));

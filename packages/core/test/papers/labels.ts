@@ -202,4 +202,97 @@ Covers 100 sq m.
     figures: ['N element 16 %', 'P P2O5 8 %', 'K K2O 12 %', 'Mg MgO 3 %'],
     packages: ['20 kg'],
   },
+  {
+    name: 'a lab sheet with as-received and dry columns',
+    text: `Sample: Hollow heap, July
+Parameter | As received | Dry matter
+Moisture | 35 % | -
+Nitrogen | 1.3 % | 2.0 %
+Phosphorus | 0.39 % | 0.6 %
+Potassium | 0.78 % | 1.2 %`,
+    figures: ['N element 1.3 %', 'P element 0.39 %', 'K element 0.78 %'],
+    measured: true,
+  },
+  {
+    name: 'a lab sheet with a column for the limit of detection',
+    text: `Analyte  Result  Unit  LOD
+Lead  4.2  mg/kg  0.5
+Cadmium  <0.1  mg/kg  0.1
+Zinc 45 mg kg-1 1
+Mercury BDL (LOD 0.05 mg/kg)`,
+    figures: ['Pb element 4.2 mg/kg', 'Cd element <0.1 mg/kg', 'Zn element 45 mg/kg', 'Hg element <0.05 mg/kg'],
+    measured: true,
+  },
+  {
+    name: 'a label that gives each figure twice',
+    text: `Steady pellets
+Nitrogen 2.4 % 24 kg/t
+Phosphate (P2O5) 1.1 % 11 kg/t
+Potash (K2O) 8 % (6.6 % K)
+Organic matter 45 %
+Batch 12345 Tel +44 1632 960123
+Best before 12/2027
+600 kg big bag`,
+    figures: ['N element 2.4 %', 'P P2O5 1.1 %', 'K K2O 8 %'],
+    packages: ['600 kg'],
+  },
+  {
+    name: 'cadmium for each kg of P2O5 is not that of the product',
+    text: `Superphosphate
+P2O5 46 %
+Cadmium 20 mg/kg P2O5
+25 kg net`,
+    figures: ['P P2O5 46 %'],
+    packages: ['25 kg'],
+  },
+  {
+    name: 'the strength of a feed is no content',
+    text: `Clear crystals 20-5-20
+Feed at 100 ppm N
+Nitrogen 20 %
+Phosphate 5 %
+Potash 20 %`,
+    figures: ['N element 20 %', 'P P2O5 5 %', 'K K2O 20 %'],
+    grade: '20-5-20',
+  },
+  {
+    name: 'a footnote that names the coating',
+    text: `Total Nitrogen* 12%
+*4 % slowly available from coated urea
+Soluble Potash (K2O) 6%`,
+    figures: ['N element 12 %', 'N.coated element 4 %', 'K K2O 6 %'],
+  },
+  {
+    name: 'two columns of text',
+    text: `Nitrogen (N) 12 %      Iron (Fe) 0.5 %
+Phosphate (P2O5) 6 %   Zinc (Zn) 0.1 %`,
+    figures: ['N element 12 %', 'Fe element 0.5 %', 'P P2O5 6 %', 'Zn element 0.1 %'],
+  },
+  {
+    name: 'traces with a lead-in unit',
+    text: `Nutrient (mg/kg):
+Iron 1200
+Zinc 340
+Boron 45`,
+    figures: ['Fe element 1200 mg/kg', 'Zn element 340 mg/kg', 'B element 45 mg/kg'],
+  },
+  {
+    name: 'an Australian bag in elements',
+    text: `Typical analysis (w/w)
+Nitrogen (N) 10.0%
+Phosphorus (P) total 3.0%
+Potassium (K) as sulphate 8.0%
+Net 20kg`,
+    figures: ['N element 10 %', 'P element 3 %', 'K element 8 %'],
+    packages: ['20 kg'],
+  },
+  {
+    name: 'a liquid in g/L with its density',
+    text: `Nitrogen 60 g/L
+Potassium 80 g/L
+Specific gravity 1.2
+Contenuto: 1,5 litri`,
+    figures: ['N element 60 g/L', 'K element 80 g/L'],
+    packages: ['1.5 L'],
+  },
 ];

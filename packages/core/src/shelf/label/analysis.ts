@@ -19,12 +19,15 @@ import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import type { NamedAnalyte } from './named.js';
 import { analyteNamed, plainName } from './names.js';
+import type { ColumnRole } from './columns.js';
 import { pairsIn, type Pair } from './pairs.js';
 import type { Read } from './reading.js';
 import { bracketUnit, joinSpans, unitNamed, type FoundValue } from './values.js';
 
 /** What lines before have said about lines to come. */
 export interface Context {
+  /** The columns of the table that is being read; undefined outside of one. */
+  columns: readonly ColumnRole[] | undefined;
   readonly provenance: Provenance;
   unit: AnalysisUnit | undefined;
   dry: boolean;
@@ -138,6 +141,16 @@ interface Sorted {
   refused?: string;
 }
 
+/** Units of a share by mass, as parts of the whole. */
+const SHARES: Readonly<Partial<Record<AnalysisUnit, number>>> = { '%': 1e-2, 'g/kg': 1e-3, 'mg/kg': 1e-6 };
+/** Whether a value is the one before it in another unit, but for rounding. */
+function saysAgain(figure: AnalysisFigure | undefined, { value, unit }: FoundValue): boolean {
+  const [first, again] = [figure && SHARES[figure.unit], unit && SHARES[unit]];
+  if (!figure || first === undefined || again === undefined || figure.unit === unit) return false;
+  const [a, b] = [declaredRange(figure.value).mid * first, declaredRange(value).mid * again];
+  return a > 0 && Math.abs(b / a - 1) < 0.02;
+}
+
 function sortPair(
   sorted: Sorted,
   { name: printed, found, before }: Pair,
@@ -152,6 +165,11 @@ function sortPair(
   const named = analyteNamed(name);
   switch (named?.kind) {
     case undefined:
+      // "Nitrogen 2.4 % 24 g/kg" says one thing twice.
+      if (plainName(before) === '' && saysAgain(sorted.figures.at(-1), found)) {
+        sorted.asides.push(`said again as ${found.text}`);
+        return;
+      }
       // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
       if (plainName(before) === '' && sorted.figures.length > 0)
         sorted.refused = `more than one value for ${analyteName(sorted.figures.at(-1)?.analyte ?? 'N')}: leave the one that is meant`;

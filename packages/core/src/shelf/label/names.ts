@@ -42,6 +42,8 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
     /\b(slow(ly)? (available|release)|controlled release|coated|timed release)\b.*\b(nitrogen|n)\b|\b(nitrogen|n)\b.*\b(slow(ly)? (available|release)|controlled release|coated)\b/,
     is('N.coated'),
   ],
+  // A footnote names the coating and leaves the nitrogen to be understood.
+  [/\bslow(?:ly)? (?:available|release)\b.*\bcoated\b|\bcoated slow release\b/, is('N.coated')],
   [
     /\bother water soluble (organic )?(nitrogen|n)\b|\bwater soluble organic (nitrogen|n)\b|\bsoluble organic (nitrogen|n)\b/,
     is('N.waterSolubleOrganic'),

@@ -17,6 +17,8 @@ import {
   TOTAL,
   type Context,
 } from './analysis.js';
+import { asideOf, noContent, spelledOut } from './asides.js';
+import { ofOneColumn, readTableHead } from './columns.js';
 import { takeDirections } from './directions.js';
 import { takeGrade, takeMeasure } from './measures.js';
 import { analyteNamed } from './names.js';
@@ -136,7 +138,10 @@ function noNumber(line: string): string | undefined {
   return named?.kind === 'analyte' && digits ? `${analyteName(named.analyte)}: no number can be read here` : undefined;
 }
 
-function readLine(line: string, number: number, context: Context): Read {
+function readLine(printed: string, number: number, context: Context): Read {
+  const head = readTableHead(printed, context);
+  if (head) return head;
+  const line = ofOneColumn(spelledOut(printed), context.columns ?? []);
   if (findValues(line).length > MOST_VALUES)
     return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
   if (INGREDIENTS.test(line)) {
@@ -148,6 +153,8 @@ function readLine(line: string, number: number, context: Context): Read {
       ingredients,
     };
   }
+  const none = noContent(line);
+  if (none) return { kind: 'setAside', says: none };
   const read = readFormulaLine(line, number) ?? readFigures(line, number, context);
   if (read) {
     context.inIngredients = false;
@@ -165,6 +172,8 @@ function readLine(line: string, number: number, context: Context): Read {
     context.inIngredients = false;
     return heading;
   }
+  const aside = asideOf(line);
+  if (aside) return { kind: 'setAside', says: aside };
   return findValues(line).length > 0
     ? { kind: 'notUnderstood', says: 'a number without a name that is known' }
     : { kind: 'setAside', says: 'words without figures' };
@@ -232,6 +241,7 @@ function readLines(
     moisture: undefined,
     inIngredients: false,
     extract: false,
+    columns: undefined,
     dryFigures: new Set(),
     totals,
   };
