@@ -1,4 +1,5 @@
 import { compoundPerElement, formulaText, type CompoundBasis } from '../nutrient/index.js';
+import { spelledOut } from '../reading/index.js';
 import {
   commaIn,
   findValues,
@@ -135,6 +136,10 @@ const OXIDES: readonly (readonly [RegExp, CompoundBasis, SoilAnalyte])[] = [
   [/\bso3\b/, 'SO3', 'S'],
 ];
 
+/** A number behind such a word is what somebody wants of the soil, not what was found in it. */
+const WANTED =
+  /\b(?:target|desired|ideal|optimum|optimal|goal|guideline|recommended|wanted|sufficient)(?: (?:range|level|value))?\W*$/i;
+
 interface ReadFigure {
   readonly figure: SoilFigure;
   /** What it was before: an oxide, another unit. */
@@ -154,7 +159,8 @@ function figureOf(
   if (other && /\d/.test(text)) return other[1];
   const settled = settleThousands(measuresOnly(text), comma);
   if ('unclear' in settled) return unclearWords(settled.unclear);
-  const values = findValues(settled.line);
+  const all = findValues(settled.line);
+  const values = all.filter((v) => !WANTED.test(settled.line.slice(0, v.start)));
   const found = values.find((v) => v.unit !== undefined) ?? values[0];
   if (!found) return 'words without figures';
   const name = settled.line.toLowerCase().slice(0, Math.max(found.start, 1)) || plain;
@@ -185,7 +191,14 @@ function figureOf(
   };
   const problem = soilFigureProblem(figure);
   if (problem) return problem.message;
-  return { figure, from: [...(basis ? [`from ${formulaText(basis)}`] : []), ...(told ? [told.words] : [])] };
+  return {
+    figure,
+    from: [
+      ...(basis ? [`from ${formulaText(basis)}`] : []),
+      ...(told ? [told.words] : []),
+      ...(values.length < all.length ? ['what is wanted is set aside'] : []),
+    ],
+  };
 }
 
 const MOST_LINES = 200;
@@ -232,8 +245,7 @@ export function readSoilSlip(text: string): readonly SoilLine[] {
         figure: undefined,
         says: `not read, nor is what follows: expected at most ${MOST_LINES} lines`,
       };
-    const line = raw
-      .slice(0, 2 * LONGEST_LINE)
+    const line = spelledOut(raw.slice(0, 2 * LONGEST_LINE))
       .replace(/[\t;|]/g, ' ')
       .replace(/[.]{2,}/g, ' ')
       .replace(/\s+/g, ' ')

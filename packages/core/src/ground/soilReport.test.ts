@@ -264,3 +264,14 @@ test('SAR and ESP of a lab go before those worked out', () => {
   });
   expect(condition('sodic', bare, report('ESP 7 %'), 'Australia').answer).toBe('yes');
 });
+
+test.each([
+  ['Phosphorus (Olsen) found 12 mg/kg target 20 mg/kg', 12, 'what is wanted is set aside'],
+  ['Phosphorus (Olsen) target 20 mg/kg, found 12 mg/kg', 12, 'what is wanted is set aside'],
+  ['Zinc (DTPA) 1.2 mg kg-1', 1.2, 'zinc'],
+  ['Potassium, ammonium acetate 165 mg kg⁻¹ (desired range 150–250)', 165, 'potassium'],
+])('%s: %p', (line, value, says) => {
+  const [read] = readSoilSlip(line).filter((l) => l.figure);
+  expect(read?.figure?.value).toEqual({ kind: 'number', value });
+  expect(read?.says).toContain(says);
+});

@@ -1,6 +1,7 @@
 import type { Provenance } from '../../figure/index.js';
 import { analyteName, basesOf, elementOf, NUTRIENTS, type Nutrient } from '../../nutrient/index.js';
 import { formatGiven } from '../../quantity/index.js';
+import { spelledOut } from '../../reading/index.js';
 import { scaleDeclared } from '../declaredValue.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
@@ -17,7 +18,7 @@ import {
   TOTAL,
   type Context,
 } from './analysis.js';
-import { asideOf, noContent, spelledOut } from './asides.js';
+import { asideOf, noContent } from './asides.js';
 import { ofOneColumn, readTableHead } from './columns.js';
 import { takeDirections } from './directions.js';
 import { takeGrade, takeMeasure } from './measures.js';
