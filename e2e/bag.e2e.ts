@@ -79,7 +79,7 @@ test('a filter is made, kept, found again after a reload and forgotten, by keybo
   await page.waitForFunction(() => document.querySelectorAll('[data-testid=shelf-bag]').length > 8);
   await clickButton(page, 'Pressed');
   await page.waitForFunction(() => document.querySelectorAll('[data-testid=shelf-bag]').length === 2);
-  await clickButton(page, 'Forget Pressed');
+  await clickButton(page, 'Take out Pressed');
   await page.waitForFunction(() => ![...document.querySelectorAll('button')].some((b) => b.textContent === 'Pressed'));
   await page.close();
 });

@@ -118,3 +118,32 @@ test('never throws, whatever the cells', () => {
     ),
   );
 });
+
+test.each([
+  ['Datum;Bodentemperatur °C;Niederschlag mm', ['soilC', 'rainMm']],
+  ['Heure;Température du sol (°C);Pluie (mm)', ['soilC', 'rainMm']],
+  ['Fecha;Temperatura del suelo;Lluvia mm', ['soilC', 'rainMm']],
+  ['Data;Temperatura del terreno;Pioggia mm', ['soilC', 'rainMm']],
+  ['Tijd;Bodemtemperatuur;Neerslag mm', ['soilC', 'rainMm']],
+  ['Czas;Temperatura gleby;Opady mm', ['soilC', 'rainMm']],
+  ['Tid;Marktemperatur;Nederbörd mm', ['soilC', 'rainMm']],
+])('headings of %s', (heading, means) => {
+  const read = readLogger([heading.split(';'), ['2026-05-01', '9.5', '3'], ['2026-05-02', '10.5', '0']]);
+  if (read.kind !== 'log') throw new Error(read.reason);
+  expect(Object.keys(read.log.series).sort()).toEqual([...means].sort());
+  expect(read.log.series.rainMm).toEqual([3, 0]);
+});
+
+test('a total that runs on is told by its readings, and only what it grew by is rain', () => {
+  const days = ['01', '02', '03', '04', '05', '06'];
+  const rain = (heading: string, values: readonly number[]) => {
+    const read = readLogger([['date', heading], ...days.map((d, i) => [`2026-05-${d}`, String(values[i])])]);
+    if (read.kind !== 'log') throw new Error(read.reason);
+    return read.log.series.rainMm;
+  };
+  expect(rain('Rain total mm', [10, 10, 14, 14, 20, 21])).toEqual([0, 0, 4, 0, 6, 1]);
+  // The same words over amounts that fall are amounts.
+  expect(rain('Rain total mm', [10, 0, 14, 0, 20, 1])).toEqual([10, 0, 14, 0, 20, 1]);
+  expect(rain('Rain mm', [1, 2, 3, 4, 5, 6])).toEqual([1, 2, 3, 4, 5, 6]);
+  expect(rain('Rain cm', [1, 0, 0, 0, 0, 0])).toEqual([10, 0, 0, 0, 0, 0]);
+});

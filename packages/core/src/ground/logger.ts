@@ -1,4 +1,5 @@
 import { addDays, daysBetween, decimalMarkIn, findUnit, parseNumber, readDate, slashOrder } from '../quantity/index.js';
+import { loggerWord, mayRun } from '../reading/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
 /** Most days one log may hold: some three years. */
@@ -34,13 +35,16 @@ const NAMES: readonly (readonly [RegExp, Logged | 'date'])[] = [
 
 function columnOf(heading: string): LoggerColumn {
   const plain = heading.toLowerCase().replace(/_/g, ' ').trim();
-  const means = NAMES.find(([pattern]) => pattern.test(plain) || pattern.test(heading.toLowerCase()))?.[1];
+  // A word of another language first: "Bodentemperatur" holds "temp" too.
+  const means =
+    loggerWord(heading) ?? NAMES.find(([pattern]) => pattern.test(plain) || pattern.test(heading.toLowerCase()))?.[1];
   const fahrenheit = (means === 'soilC' || means === 'airC') && /°\s*f\b|\bf\b|fahrenheit/.test(plain);
   const inches = means !== undefined && means.endsWith('Mm') && /\bin(ch(es)?)?\b/.test(plain);
+  const centimetres = means !== undefined && means.endsWith('Mm') && /\bcm\b/.test(plain);
   return {
     heading,
     means,
-    factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : 1,
+    factor: fahrenheit ? 5 / 9 : inches ? (findUnit('in')?.factor ?? 0) * 1000 : centimetres ? 10 : 1,
     offset: fahrenheit ? -160 / 9 : 0,
   };
 }
@@ -65,6 +69,28 @@ function dateColumn(columns: readonly LoggerColumn[], data: readonly (readonly s
   return named.find(holds) ?? named[0] ?? -1;
 }
 
+/** Readings that a total must not fall in before it is taken to run on. */
+const LEAST_RUN = 5;
+/** Whether a column of water is a total that runs on: its heading allows it, and its readings never fall. */
+function isRunning({ heading, means }: LoggerColumn, at: number, data: readonly (readonly string[])[]): boolean {
+  if (means === undefined || means === 'date' || !isSum(means) || !mayRun(heading)) return false;
+  const values = data.flatMap((cells) => {
+    const read = parseNumber((cells[at] ?? '').trim());
+    return read.ok ? [read.value] : [];
+  });
+  return values.length >= LEAST_RUN && values.every((v, i) => i === 0 || v >= (values[i - 1] ?? 0));
+}
+
+/** What a total grew by since the reading before; the first only begins it. */
+function increments(): (total: number) => number {
+  let before: number | undefined;
+  return (total) => {
+    const grown = before === undefined ? 0 : total - before;
+    before = total;
+    return grown;
+  };
+}
+
 /**
  * Reads a logger's rows, headings first, into days: temperatures are averaged over a day's readings, water is summed. Empty cells and cells
  * that are no number are left out and told; a day without a reading stays unmeasured, never zero.
@@ -86,7 +112,9 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.`,
     };
   const measured = columns.flatMap((c, at) =>
-    c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : [],
+    c.means !== undefined && c.means !== 'date'
+      ? [{ ...c, at, means: c.means, runs: isRunning(c, at, data) ? increments() : undefined }]
+      : [],
   );
   if (measured.length === 0)
     return {
@@ -114,7 +142,7 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
         message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.`,
       });
     const day = days.get(date) ?? {};
-    for (const { at, means, factor, offset } of measured) {
+    for (const { at, means, factor, offset, runs } of measured) {
       const text = (cells[at] ?? '').trim();
       if (text === '') continue;
       const read = parseNumber(text, mark);
@@ -122,7 +150,8 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
         problems.push({ row, message: `Under ${heading[at]?.slice(0, 30)}: ${read.reason}` });
         continue;
       }
-      const value = read.ok ? read.value * factor + offset : undefined;
+      const told = read.ok ? read.value * factor + offset : undefined;
+      const value = told !== undefined && runs ? runs(told) : told;
       const [least, most] = LOGGED_LIMITS[means];
       if (value === undefined || value < least || value > most)
         problems.push({
