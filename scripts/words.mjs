@@ -10,7 +10,12 @@ const SHOWN = new Set(['title', 'label', 'placeholder', 'hint', 'question', 'wha
 
 const files = (folder) =>
   readdirSync(folder, { withFileTypes: true, recursive: true })
-    .filter((f) => f.isFile() && /\.tsx?$/.test(f.name) && !/\.test\.|\.d\.ts$|Migration\d/.test(f.name))
+    .filter(
+      (f) =>
+        f.isFile() &&
+        /\.tsx?$/.test(f.name) &&
+        !/\.test\.|\.d\.ts$|Migration\d|^(?:dictionary|names|loggerWords)\.ts$/.test(f.name),
+    )
     .map((f) => join(f.parentPath, f.name))
     .sort();
 
