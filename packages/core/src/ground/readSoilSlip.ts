@@ -1,4 +1,4 @@
-import { compoundPerElement, formulaText, type CompoundBasis } from '../nutrient/index.js';
+import { compoundPerElement, formulaText } from '../nutrient/index.js';
 import { spelledOut } from '../reading/index.js';
 import {
   commaIn,
@@ -20,64 +20,18 @@ import {
   type SoilMethod,
   type SoilUnit,
 } from './soilReport.js';
+import {
+  methodIn,
+  NAMES,
+  NO_FIGURES,
+  OTHER_THINGS,
+  OXIDES,
+  RETOLD,
+  SEVERAL_BEDS,
+  UNIT_WORDS,
+  WANTED,
+} from './slipWords.js';
 
-const NAMES: readonly (readonly [RegExp, SoilAnalyte])[] = [
-  [/\bph\b/, 'pH'],
-  [/\borganic matter\b|\bom\b|\bhumus\b/, 'organicMatter'],
-  [/\bcec\b|\bcation exchange\b/, 'CEC'],
-  [/\bsar\b|\bsodium adsorption\b/, 'SAR'],
-  [/\besp\b|\bexchangeable sodium (?:percentage|percent|%)/, 'ESP'],
-  [/\bece?\b|\bconductivity\b|\bsoluble salts\b/, 'EC'],
-  [/\bnitrate\b|\bno3\b/, 'nitrateN'],
-  [/\bammonium n|\bnh4\b/, 'ammoniumN'],
-  [/\bfree lime\b|\bcarbonate\b|\bcaco3\b/, 'freeLime'],
-  [/\bacidity\b/, 'acidity'],
-  [/\bbulk density\b/, 'bulkDensity'],
-  [/\bphosphorus\b|\bphosphate\b|\bp\b/, 'P'],
-  [/\bpotassium\b|\bk\b/, 'K'],
-  [/\bcalcium\b|\bca\b/, 'Ca'],
-  [/\bmagnesium\b|\bmg\b(?!\s*(\/|per|kg))/, 'Mg'],
-  [/\bsodium\b|\bna\b/, 'Na'],
-  [/\bsul(f|ph)ur\b|\bsul(f|ph)ate\b|\bs\b/, 'S'],
-  [/\bboron\b|\bb\b/, 'B'],
-  [/\bzinc\b|\bzn\b/, 'Zn'],
-  [/\bmanganese\b|\bmn\b/, 'Mn'],
-  [/\bcopper\b|\bcu\b/, 'Cu'],
-  [/\biron\b|\bfe\b/, 'Fe'],
-];
-const METHODS: readonly (readonly [RegExp, SoilMethod])[] = [
-  [/\bolsen\b|\bbicarbonate\b/, 'olsen'],
-  [/\bbray/, 'bray'],
-  [/\bmehlich[- ]?(?:1|i)\b|\bhot water\b|\bdtpa\b|\bedta\b|\bcal\b|\bdl\b|\bmorgan\b|\blactate\b/, 'other'],
-  [/\bmehlich\b|\bm3\b/, 'mehlich3'],
-  [/\bammonium acetate\b|\bexchangeable\b|\bnh4oac\b|\bamm?oac\b/, 'ammoniumAcetate'],
-  [/\bsaturat(ed|ion) (paste|extract)\b|\bece\b/, 'saturatedPaste'],
-  [/\bcacl2\b|\bcalcium chloride\b/, 'CaCl2'],
-  [/\bkcl\b|\bpotassium chloride\b/, 'KCl'],
-  [/\bwater\b|\bh2o\b/, 'water'],
-];
-const methodIn = (text: string): SoilMethod | undefined => METHODS.find(([pattern]) => pattern.test(text))?.[1];
-
-const UNIT_WORDS: readonly (readonly [RegExp, SoilUnit])[] = [
-  [/cmol|meq\s*\/\s*100|me\s*\/\s*100/, 'cmol_c/kg'],
-  [/ms\s*\/\s*cm|ds\s*\/\s*m|mmho/, 'mS/cm'],
-  [/mg\s*\/\s*l\b/, 'mg/L'],
-  [/\b(?:meq|me|mmol_?c|mmol\(\+\))\s*\/\s*l\b/, 'mmol_c/L'],
-  [/\bppm\b|\bmg\s*\/\s*kg\b/, 'mg/kg'],
-  [/\bkg\s*\/\s*l\b|\bg\s*\/\s*(?:cm3|cm³|ml|cc)/, 'kg/L'],
-];
-/**
- * Units that are told in another: mg in 100 g are ten times as many in a kg. Pounds an acre are given by labs for a furrow slice,
- * 6⅔ inches that weigh two million pounds an acre, so that two of them are one part in a million.
- */
-const RETOLD: readonly { readonly pattern: RegExp; readonly factor: number; readonly words: string }[] = [
-  { pattern: /\bmg ?(?:\/|per) ?100 ?g(?:rams?)?\b/gi, factor: 10, words: 'from mg/100 g × 10' },
-  {
-    pattern: /\b(?:lbs?|pounds?)\.? ?(?:\/|per) ?a(?:c|cre)?\b\.?/gi,
-    factor: 0.5,
-    words: 'from lb/acre ÷ 2, for a furrow slice of two million lb',
-  },
-];
 /** The unit a line is told in that is told in another here; where mg/kg is given beside it, that counts. */
 const retold = (text: string) =>
   RETOLD.find(
@@ -103,42 +57,8 @@ export interface SoilLine {
   readonly says: string;
 }
 
-/** Numbers of a line that measure nothing: of a method, a ratio of soil to water, a depth, a date. */
-const NO_FIGURES: readonly (readonly [RegExp, string])[] = [
-  [/\b(?:no3|nh4|cacl2|kcl|h2o|caco3|m3|nh4oac|p2o5|k2o|na2o|so3)\b/gi, ' '],
-  [/\b(mehlich|bray)[- ]?(?:p[- ]?)?(?:[123]|i{1,3})\b/gi, '$1'],
-  [/\b1 ?: ?\d+(?:[.,]\d+)?\b/g, ' '],
-  [/\b\d{1,4}([-/.])\d{1,2}\1\d{1,4}\b/g, ' '],
-  [/\b\d+(?:[.,]\d+)?(?: ?(?:[-–]|to) ?\d+(?:[.,]\d+)?)? ?(?:cm|inch(?:es)?|in)\b/gi, ' '],
-];
 const measuresOnly = (line: string): string =>
   NO_FIGURES.reduce((text, [pattern, instead]) => text.replace(pattern, instead), line).replace(/\s+/g, ' ');
-
-/** What looks like a figure of the soil and is another thing. */
-const OTHER_THINGS: readonly (readonly [RegExp, string])[] = [
-  [
-    /\bbuffer(?:ed)?\b.*\b(?:ph|index)\b|\bph\b.*\bbuffer|\bsmp\b/,
-    'a buffer pH: it tells of lime, and is not the soil’s own pH',
-  ],
-  [
-    /\bbase saturation\b|\bsaturation,? (?:of )?(?:ca|mg|k|na|calcium|magnesium|potassium|sodium)\b|% ?(?:of )?cec\b/,
-    'a share of the exchange: worked out here from the cations',
-  ],
-];
-
-/** "P2O5" beside a figure makes it the oxide's. */
-const OXIDES: readonly (readonly [RegExp, CompoundBasis, SoilAnalyte])[] = [
-  [/\bp2o5\b/, 'P2O5', 'P'],
-  [/\bk2o\b/, 'K2O', 'K'],
-  [/\bcao\b/, 'CaO', 'Ca'],
-  [/\bmgo\b/, 'MgO', 'Mg'],
-  [/\bna2o\b/, 'Na2O', 'Na'],
-  [/\bso3\b/, 'SO3', 'S'],
-];
-
-/** A number behind such a word is what somebody wants of the soil, not what was found in it. */
-const WANTED =
-  /\b(?:target|desired|ideal|optimum|optimal|goal|guideline|recommended|wanted|sufficient)(?: (?:range|level|value))?\W*$/i;
 
 interface ReadFigure {
   readonly figure: SoilFigure;
@@ -151,6 +71,7 @@ function figureOf(
   general: SoilMethod,
   generalUnit: GeneralUnit | undefined,
   comma: CommaMark,
+  several: boolean,
 ): ReadFigure | string {
   const own = retold(line);
   const text = own ? line.replace(own.pattern, 'mg/kg') : line;
@@ -162,7 +83,12 @@ function figureOf(
   const all = findValues(settled.line);
   const values = all.filter((v) => !WANTED.test(settled.line.slice(0, v.start)));
   const found = values.find((v) => v.unit !== undefined) ?? values[0];
-  if (!found) return 'words without figures';
+  if (!found)
+    return /\bindex\b.*\d/.test(plain)
+      ? 'an index is a class, no amount: expected the figure it stands for, in mg/kg or mg/L'
+      : 'words without figures';
+  if (several && values.length > 1)
+    return `${values.length} figures under several beds: expected one, paste one bed at a time`;
   const name = settled.line.toLowerCase().slice(0, Math.max(found.start, 1)) || plain;
   const oxide = OXIDES.find(([pattern]) => pattern.test(plain));
   const analyte =
@@ -231,6 +157,7 @@ function clausesOf(raw: string): readonly string[] {
 export function readSoilSlip(text: string): readonly SoilLine[] {
   let general: SoilMethod = 'notSaid';
   let unit: GeneralUnit | undefined;
+  let several = false;
   const comma = commaIn(text);
   const lines = text.split(/\r\n|\r|\n/, MOST_LINES + 1);
   return lines.flatMap((raw, i) =>
@@ -252,7 +179,8 @@ export function readSoilSlip(text: string): readonly SoilLine[] {
       .trim()
       .slice(0, LONGEST_LINE);
     if (line === '') return { number: i + 1, text: '', figure: undefined, says: '' };
-    const read = figureOf(line, general, unit, comma);
+    if (SEVERAL_BEDS.test(line)) several = true;
+    const read = figureOf(line, general, unit, comma, several);
     if (typeof read === 'object')
       return {
         number: i + 1,

@@ -275,3 +275,38 @@ test.each([
   expect(read?.figure?.value).toEqual({ kind: 'number', value });
   expect(read?.says).toContain(says);
 });
+
+test('an index is a class, so that the amount behind it counts', () => {
+  expect(shown('P Index 2 (18 mg/l)\nK index 2- (150 mg/L)\nMg Index 3')).toEqual([
+    'P 18 mg/L notSaid',
+    'K 150 mg/L notSaid',
+    '(an index is a class, no amount: expected the figure it stands for, in mg/kg or mg/L)',
+  ]);
+});
+test('a per cent sign at the name is a share of the exchange; one behind the number is a content', () => {
+  const share = '(a share of the exchange: worked out here from the cations)';
+  expect(shown('% K 3.6 % Mg 17.2 % Ca 71\nK% 3.6\nmg/kg\n% K 3.6\nK 0.4 %\n0.4 % K')).toEqual([
+    share,
+    share,
+    '(holds for the lines below: mg/kg)',
+    share,
+    'K 0.4 % notSaid',
+    'K 0.4 % notSaid',
+  ]);
+});
+test('beds side by side are asked about, and one bed named in the heading is not', () => {
+  const [heading, pH, p] = readSoilSlip('Analysis  Bed A  Bed B\npH  6.4  7.0\nP (Olsen) mg/kg  12');
+  expect(heading!.says).toBe('words without figures');
+  expect(pH).toMatchObject({
+    figure: undefined,
+    says: '2 figures under several beds: expected one, paste one bed at a time',
+  });
+  expect(p!.says).toBe('12 mg/kg phosphorus, Olsen');
+  expect(shown('Bed A\npH 6.4 to 6.6')).toContain('pH 6.4–6.6  notSaid');
+  expect(shown('Sample 1  Sample 2\nP mg/kg 12 18')[1]).toMatch(/under several beds/);
+});
+test('micrograms in a millilitre are milligrams in a litre, and ammonium is read with its hyphen', () =>
+  expect(shown('Potassium 120 µg/ml\nAmmonium-N 4 mg/kg')).toEqual([
+    'K 120 mg/L notSaid',
+    'ammoniumN 4 mg/kg notSaid',
+  ]));
