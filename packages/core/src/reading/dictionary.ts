@@ -25,7 +25,7 @@ const WORDS: Readonly<Record<WordRole, Words>> = {
     de: 'netto|nettogewicht|nettomasse|nettofullmenge|fullmenge|inhalt|fullgewicht|gewicht|nettoinhalt|nennfullmenge',
     fr: 'net|poids net|masse nette|contenu|contenance|volume net|quantite nette|poids',
     es: 'neto|peso neto|masa neta|contenido|contenido neto|volumen neto|cantidad neta|peso',
-    it: 'netto|peso netto|massa netta|contenuto|contenuto netto|volume netto|peso',
+    it: 'netto|netti|peso netto|massa netta|contenuto|contenuto netto|volume netto|peso',
     nl: 'netto|nettogewicht|netto gewicht|inhoud|netto inhoud|gewicht|nettomassa',
     pt: 'liquido|peso liquido|massa liquida|conteudo|conteudo liquido|volume liquido|peso',
     pl: 'netto|masa netto|waga netto|zawartosc|zawartosc netto|pojemnosc|objetosc netto|masa|waga',

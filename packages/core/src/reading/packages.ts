@@ -93,7 +93,9 @@ function evidence(tokens: readonly Token[], amount: Amount): number {
   const [before, behind] = [near(tokens, amount.from, -1), near(tokens, amount.to, 1)];
   const beside = [...before, ...behind];
   const any = (role: WordRole): boolean => beside.some((t) => tells(t, role));
-  if (any('gross') || tokens.some((t) => tells(t, 'covers')) || isRate(tokens, amount)) return -1;
+  // "40 lb bag covers 1000 sq ft" tells its package, "2 kg covers 50 m²" does not.
+  const covers = tokens.some((t) => tells(t, 'covers')) && !any('pack') && !any('net');
+  if (any('gross') || covers || isRate(tokens, amount)) return -1;
   const used = tokens.slice(0, amount.from).some((t) => tells(t, 'use'));
   const alone = tokens.length === amount.to - amount.from + 1;
   return (

@@ -1,4 +1,5 @@
 import { LABELS } from '../../test/papers/labels.js';
+import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
 import type { Paper } from '../../test/papers/paper.js';
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
 
@@ -10,10 +11,11 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
+const PAPERS = [...LABELS, ...COUNTRY_LABELS];
 const read = ({ text, measured }: Paper) => readLabel(text, measured ? 'measured' : 'label');
 
 describe('whole papers', () => {
-  test.each(LABELS.map((paper) => [paper.name, paper] as const))('%s', (_, paper) => {
+  test.each(PAPERS.map((paper) => [paper.name, paper] as const))('%s', (_, paper) => {
     const reading = read(paper);
     expect(reading.analysis.map(figureOf).sort()).toEqual([...paper.figures].sort());
     expect(reading.packages.map((p) => `${p.size} ${p.unit}`)).toEqual(paper.packages ?? []);
@@ -22,7 +24,7 @@ describe('whole papers', () => {
 });
 
 test('a paper reads the same with other line ends, leaders and trailing spaces', () => {
-  for (const paper of LABELS) {
+  for (const paper of PAPERS) {
     const again = readLabel(
       paper.text
         .replace(/\.{3,}/g, '  ')

@@ -1,4 +1,5 @@
 import { typedFormula, type Analyte, type Basis } from '../../nutrient/index.js';
+import { plainWord } from '../../reading/index.js';
 import { is, type NamedAnalyte } from './named.js';
 import { OTHER_LANGUAGES } from './otherLanguages.js';
 
@@ -53,14 +54,14 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
     is('N.waterInsoluble'),
   ],
   [/\bwater soluble (nitrogen|n)\b/, is('N.waterSolubleOrganic')],
-  [/\b(nitrate|nitric) ?(nitrogen|n)\b|\bno3 ?n\b|\bnitrogen as nitrate\b|\bn as no3\b/, is('N.nitrate')],
+  [/\b(nitrate|nitric) ?(nitrogen|n)\b|\bno3 ?n\b|\b(nitrogen|n) as (nitrate|no3)\b/, is('N.nitrate')],
   [/\bnitrate\b|\bno3\b/, is('N.nitrate', 'NO3')],
   [
-    /\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\bnitrogen as ammonium\b|\bn as nh4\b/,
+    /\b(ammoniacal|ammonia|ammonium|ammonic) ?(nitrogen|n)\b|\bnh4 ?n\b|\b(nitrogen|n) as (ammonium|ammonia|nh4)\b/,
     is('N.ammoniacal'),
   ],
   [/\bammonium\b|\bnh4\b/, is('N.ammoniacal', 'NH4')],
-  [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\bnitrogen as urea\b/, is('N.urea')],
+  [/\b(urea|ureic|carbamide) ?(nitrogen|n)\b|\b(nitrogen|n) as urea\b/, is('N.urea')],
   [/\b(total )?nitrogen\b|\btotal n\b|^n$|^n total$|^tn$/, is('N')],
 
   [/^(?!.*\bp2o5\b).*\bphosph(ate|oric acid)\b.*\bp$/, { kind: 'either', of: 'P or P₂O₅' }],
@@ -70,6 +71,10 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
   [
     /\b(phosphorus|phosphoric) (pentoxide|anhydride)\b|\bp2o5\b|\bavailable phosph(ate|oric acid)\b|\bphosphate\b|\bphosphoric acid\b/,
     is('P', 'P2O5'),
+  ],
+  [
+    /^(?!.*pentoxide)(?:.*\b(?:water|citrate) (?:in)?soluble\b.*\bphosphorus\b|.*\bphosphorus\b.*\b(?:water|citrate) (?:in)?soluble\b)/,
+    part('P'),
   ],
   [/\bphosphorus\b|\btotal p\b|^p$|^tp$/, is('P')],
   [/\bpotassium oxide\b|\bk2o\b|\b(soluble )?potash\b/, is('K', 'K2O')],
@@ -109,10 +114,7 @@ const NAMES: readonly (readonly [RegExp, NamedAnalyte])[] = [
 
 /** A printed name made comparable: lower case, no accents, subscripts as digits, hyphens as spaces, and no word for a unit or for what a metal is bound to. */
 export const plainName = (text: string): string =>
-  typedFormula(text)
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
+  plainWord(typedFormula(text))
     .replace(/soluble in [a-z0-9 ,%]+/g, ' ')
     .replace(/[^a-z0-9]+/g, ' ')
     .trim()

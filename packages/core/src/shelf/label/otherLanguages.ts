@@ -6,6 +6,7 @@ const named = ({ means }: NameTerm): NamedAnalyte =>
 
 /** Names in other languages, each term with all its words, in the order of the dictionary. */
 export const OTHER_LANGUAGES: readonly (readonly [RegExp, NamedAnalyte])[] = FOREIGN_NAMES.map((name) => [
-  new RegExp(`\\b(?:${Object.values(name.words).join('|')})\\b`),
+  // "Azoto (N) nitrico" has its symbol between the words.
+  new RegExp(`\\b(?:${Object.values(name.words).join('|').replaceAll(' ', '(?: n)? ')})\\b`),
   named(name),
 ]);

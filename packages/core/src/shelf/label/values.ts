@@ -15,7 +15,7 @@ export interface FoundValue {
 }
 
 const NUMBER = String.raw`\d{1,7}(?:[.,]\d{1,6})?`;
-const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|[µμu]g\s*\/\s*kg\b|ppb\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
+const UNIT = String.raw`m?g\s*(?:\/|per)\s*100\s*g(?:rams?)?\b|[µμu]g\s*\/\s*kg\b|ppb\b|%\s*\(?w\s*\/\s*v\)?|%\s*m\s*\/\s*v|%(?:\s*\(?w\s*\/\s*w\)?)?|per\s?cent|pct\b|g\s*\/\s*kg|mg\s*\/\s*kg|ppm|g\s*\/\s*l(?:itre)?\b`;
 const VALUE = new RegExp(
   String.raw`(<\s*|(?<!\b(?:not?|pas|niet|nicht) )less than\s+)?(?<![\d.,-])(${NUMBER})(?:\s*(?:–|-|to)\s*(${NUMBER}))?\s*(${UNIT})?(?![\d])`,
   'gi',
@@ -119,7 +119,7 @@ export function commaIn(text: string): CommaMark {
 }
 
 /** A share of the whole cannot run into thousands, so its comma is a decimal mark. */
-const SHARE = /^\s*(?:%|per\s?cent|g\s*\/\s*kg)/i;
+const SHARE = /^\s*(?:%|per\s?cent|pct\b|g\s*\/\s*kg)/i;
 /** Where a figure may be small or large: 12,500 mg/kg, or no unit at all. */
 const EITHER = /^\s*(?:mg|ppm|g\s*\/\s*l|$)/i;
 
