@@ -1,4 +1,4 @@
-import { compoundPerElement, formulaText } from '../nutrient/index.js';
+import { compoundPerElement, formulaText, oxideIn } from '../nutrient/index.js';
 import { spelledOut } from '../reading/index.js';
 import {
   commaIn,
@@ -12,6 +12,7 @@ import {
 } from '../shelf/index.js';
 import {
   SOIL_ANALYTE_NAMES,
+  SOIL_ANALYTES,
   SOIL_METHOD_NAMES,
   soilFigureProblem,
   soilUnits,
@@ -20,17 +21,7 @@ import {
   type SoilMethod,
   type SoilUnit,
 } from './soilReport.js';
-import {
-  methodIn,
-  NAMES,
-  NO_FIGURES,
-  OTHER_THINGS,
-  OXIDES,
-  RETOLD,
-  SEVERAL_BEDS,
-  UNIT_WORDS,
-  WANTED,
-} from './slipWords.js';
+import { methodIn, NAMES, NO_FIGURES, OTHER_THINGS, RETOLD, SEVERAL_BEDS, UNIT_WORDS, WANTED } from './slipWords.js';
 
 /** The unit a line is told in that is told in another here; where mg/kg is given beside it, that counts. */
 const retold = (text: string) =>
@@ -90,11 +81,12 @@ function figureOf(
   if (several && values.length > 1)
     return `${values.length} figures under several beds: expected one, paste one bed at a time`;
   const name = settled.line.toLowerCase().slice(0, Math.max(found.start, 1)) || plain;
-  const oxide = OXIDES.find(([pattern]) => pattern.test(plain));
+  // "P2O5" beside a figure makes it the oxide's.
+  const oxide = oxideIn(plain, SOIL_ANALYTES);
   const analyte =
     NAMES.find(([pattern]) => pattern.test(name))?.[1] ??
     NAMES.find(([pattern]) => pattern.test(plain))?.[1] ??
-    oxide?.[2];
+    oxide?.element;
   if (!analyte) return 'a number without a name that is known';
   const either = oxide ? undefined : /\bphosphate\b(?!.*\bp\b)|\bpotash\b(?!.*\bk\b)/.exec(plain)?.[0];
   if (either)
@@ -105,7 +97,7 @@ function figureOf(
     (found.foreign === undefined ? (obvious(analyte) ?? generalUnit?.unit) : undefined);
   if (unit === undefined)
     return `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected ${soilUnits(analyte).join(', ')}`;
-  const basis = oxide?.[2] === analyte ? oxide[1] : undefined;
+  const basis = oxide?.element === analyte ? oxide.basis : undefined;
   const told = own ?? (found.unit === undefined && unit === 'mg/kg' ? generalUnit?.from : undefined);
   const factor = (told?.factor ?? 1) / (basis ? compoundPerElement(basis) : 1);
   const figure: SoilFigure = {

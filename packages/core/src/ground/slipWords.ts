@@ -1,4 +1,3 @@
-import type { CompoundBasis } from '../nutrient/index.js';
 import type { SoilAnalyte, SoilMethod, SoilUnit } from './soilReport.js';
 
 /** What laboratories call what they measure. The first that fits counts. */
@@ -79,16 +78,6 @@ export const OTHER_THINGS: readonly (readonly [RegExp, string])[] = [
     /\bbase saturation\b|\bsaturation,? (?:of )?(?:ca|mg|k|na|calcium|magnesium|potassium|sodium)\b|% ?(?:of )?cec\b|% ?(?:k|mg|ca|na|h)\b\W*\d|\b(?:k|mg|ca|na|h) ?%\W*\d/,
     'a share of the exchange: worked out here from the cations',
   ],
-];
-
-/** "P2O5" beside a figure makes it the oxide's. */
-export const OXIDES: readonly (readonly [RegExp, CompoundBasis, SoilAnalyte])[] = [
-  [/\bp2o5\b/, 'P2O5', 'P'],
-  [/\bk2o\b/, 'K2O', 'K'],
-  [/\bcao\b/, 'CaO', 'Ca'],
-  [/\bmgo\b/, 'MgO', 'Mg'],
-  [/\bna2o\b/, 'Na2O', 'Na'],
-  [/\bso3\b/, 'SO3', 'S'],
 ];
 
 /** A number behind such a word is what somebody wants of the soil, not what was found in it. */

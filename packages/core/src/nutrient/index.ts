@@ -19,6 +19,8 @@ export {
   type NitrogenForm,
   type Nutrient,
   NUTRIENTS,
+  oxideIn,
+  OXIDES,
   symbolIn,
   typedFormula,
 } from './nutrients.js';

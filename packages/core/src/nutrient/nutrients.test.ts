@@ -6,6 +6,7 @@ import {
   compoundPerElement,
   elementOf,
   formulaText,
+  oxideIn,
   symbolIn,
 } from './nutrients.js';
 
@@ -44,4 +45,10 @@ test('formulas are printed with small figures', () => {
   expect(formulaText('P2O5')).toBe('P₂O₅');
   expect(symbolIn('K', 'K2O')).toBe('K₂O');
   expect(symbolIn('K', 'element')).toBe('K');
+});
+test('an oxide is found by its formula, of the elements asked for, and not inside a word', () => {
+  expect(oxideIn('Phosphor (P2O5)', ['P'])).toEqual({ basis: 'P2O5', element: 'P' });
+  expect(oxideIn('potash k2o', ['K', 'P'])).toEqual({ basis: 'K2O', element: 'K' });
+  expect(oxideIn('magnesium mgo', ['K', 'P'])).toBeUndefined();
+  expect(oxideIn('cacao shells', ['Ca'])).toBeUndefined();
 });

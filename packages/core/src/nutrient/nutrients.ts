@@ -98,6 +98,24 @@ export function basesOf(analyte: Analyte): readonly Basis[] {
   return ['element', ...COMPOUND_BASES.filter((basis) => COMPOUNDS[basis]?.element === analyte)];
 }
 
+/** The oxides that analyses are declared in, each with its element. */
+export const OXIDES = (['P2O5', 'K2O', 'CaO', 'MgO', 'SO3', 'Na2O', 'SiO2'] as const).map((basis) => ({
+  basis,
+  element: COMPOUNDS[basis]?.element as Nutrient,
+  formula: new RegExp(`\\b${basis}\\b`, 'i'),
+}));
+/** The oxide of one of these elements whose formula stands in a text. @example oxideIn('Phosphor (P2O5)', ['P'])?.basis // 'P2O5' */
+export function oxideIn<E extends string>(
+  text: string,
+  elements: readonly E[],
+): { readonly basis: CompoundBasis; readonly element: E } | undefined {
+  for (const { basis, element: of, formula } of OXIDES) {
+    const element = elements.find((e) => e === (of as string));
+    if (element !== undefined && formula.test(text)) return { basis, element };
+  }
+  return undefined;
+}
+
 /**
  * Mass of compound per mass of its element, from atomic weights.
  * @example compoundPerElement('P2O5') // 2.2913

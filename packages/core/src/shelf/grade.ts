@@ -1,5 +1,5 @@
 import { tooLong } from '../quantity/index.js';
-import { elementOf, NUTRIENTS, type Basis, type Nutrient } from '../nutrient/index.js';
+import { elementOf, NUTRIENTS, OXIDES, type Basis, type Nutrient } from '../nutrient/index.js';
 
 /** One named amount of a grade: 4 as P2O5, 2 as Mg. */
 export interface GradePart {
@@ -27,13 +27,7 @@ const npk = (amounts: readonly number[]): Grade =>
 
 const ADDED: Readonly<Record<string, readonly [Nutrient, Basis]>> = Object.fromEntries([
   ...NUTRIENTS.map((n) => [n.toLowerCase(), [n, 'element'] as const] as const),
-  ['p2o5', ['P', 'P2O5']],
-  ['k2o', ['K', 'K2O']],
-  ['cao', ['Ca', 'CaO']],
-  ['mgo', ['Mg', 'MgO']],
-  ['so3', ['S', 'SO3']],
-  ['sio2', ['Si', 'SiO2']],
-  ['na2o', ['Na', 'Na2O']],
+  ...OXIDES.map(({ basis, element }) => [basis.toLowerCase(), [element, basis] as const] as const),
 ]) as Record<string, readonly [Nutrient, Basis]>;
 
 const none = (text: string): ParsedGrade => ({

@@ -1,4 +1,4 @@
-import { typedFormula, type Analyte, type Basis } from '../../nutrient/index.js';
+import { oxideIn, typedFormula, type Analyte } from '../../nutrient/index.js';
 import { plainWord } from '../../reading/index.js';
 import { is, type NamedAnalyte } from './named.js';
 import { OTHER_LANGUAGES } from './otherLanguages.js';
@@ -121,22 +121,11 @@ export const plainName = (text: string): string =>
     .replace(/ (?:edta|dtpa|eddha|hedta|chelated|ppm|mg kg|g kg|[wm] [wv])\b|^(?:edta|dtpa|eddha|hedta|ppm) /g, ' ')
     .trim();
 
-/** A formula of an oxide in a name, for the elements whose names mean the element in other languages. */
-const OXIDES: readonly (readonly [RegExp, Analyte, Basis])[] = [
-  [/\bp2o5\b/, 'P', 'P2O5'],
-  [/\bk2o\b/, 'K', 'K2O'],
-  [/\bcao\b/, 'Ca', 'CaO'],
-  [/\bmgo\b/, 'Mg', 'MgO'],
-  [/\bso3\b/, 'S', 'SO3'],
-  [/\bna2o\b/, 'Na', 'Na2O'],
-  [/\bsio2\b/, 'Si', 'SiO2'],
-];
-
 /** A formula says the basis outright, whatever word stands before it: "Phosphor (P2O5)" is the oxide. */
 function withFormula(found: NamedAnalyte | undefined, name: string): NamedAnalyte | undefined {
   if (found?.kind !== 'analyte' || found.basis !== 'element') return found;
-  const oxide = OXIDES.find(([formula, analyte]) => analyte === found.analyte && formula.test(name));
-  return oxide ? { ...found, basis: oxide[2] } : found;
+  const oxide = oxideIn(name, [found.analyte]);
+  return oxide ? { ...found, basis: oxide.basis } : found;
 }
 
 /** What a printed name stands for, or undefined when it is none that is known. @example analyteNamed('Available Phosphate (P2O5)') // P as P2O5 */
