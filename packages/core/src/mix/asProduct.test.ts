@@ -85,3 +85,14 @@ test('ranges stay ranges, and one coated part keeps its longevity', () => {
     ]).longevity,
   ).toBeUndefined();
 });
+test('a form that is declared as a range stays one: 8–12 % urea N, one part in two, is 4–6 %', () => {
+  const ranged = bag('ranged', [
+    line('N', 12),
+    { ...line('N.urea', 0), value: { kind: 'range', low: 8, mid: 10, high: 12 } },
+  ]);
+  const mix = asBag([
+    [ranged, 1],
+    [potash, 1],
+  ]);
+  expect(mix.analysis.find((l) => l.analyte === 'N.urea')?.value).toEqual({ kind: 'range', low: 4, mid: 5, high: 6 });
+});

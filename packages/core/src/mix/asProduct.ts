@@ -1,7 +1,7 @@
 import type { Figure } from '../figure/index.js';
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
-import { plainAmount, type Range } from '../quantity/index.js';
-import { midFraction, type AnalysisFigure, type DeclaredValue, type Offer, type Product } from '../shelf/index.js';
+import { addRanges, exact, plainAmount, scaleRange, type Range } from '../quantity/index.js';
+import { massFraction, type AnalysisFigure, type DeclaredValue, type Offer, type Product } from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
 /** As many digits as a label could ever stand for. */
@@ -20,17 +20,24 @@ const line = (analyte: AnalysisFigure['analyte'], basis: AnalysisFigure['basis']
   source: 'worked out from its parts',
 });
 
+/** kg of it per kg of a product; none where it is not declared. */
+const shareOf = (product: Product, analyte: AnalysisFigure['analyte']): Range => {
+  const reading = massFraction(product, analyte);
+  return reading.kind === 'figure' ? reading.figure.value : exact(0);
+};
+
 const FORMS = Object.keys(FORM_NAMES) as readonly NitrogenForm[];
 
 /** The mix's nitrogen by form, when every part that brings nitrogen says its forms; otherwise none: a form nobody names is not zero. */
 function formsOf({ components, totalKg }: Mixture): readonly AnalysisFigure[] {
-  const withNitrogen = components.filter(({ product }) => midFraction(product, 'N') > 0);
-  const forms = (product: Product): number => FORMS.reduce((sum, form) => sum + midFraction(product, `N.${form}`), 0);
-  if (withNitrogen.some(({ product }) => forms(product) === 0)) return [];
+  const withNitrogen = components.filter(({ product }) => shareOf(product, 'N').mid > 0);
+  const saysForms = (product: Product): boolean => FORMS.some((form) => shareOf(product, `N.${form}`).mid > 0);
+  if (!withNitrogen.every(({ product }) => saysForms(product))) return [];
   return FORMS.flatMap((form) => {
-    const kg = withNitrogen.reduce((sum, { product, kg }) => sum + kg * midFraction(product, `N.${form}`), 0);
-    const percent = (kg / totalKg) * 100;
-    return percent > 0 ? [line(`N.${form}`, 'element', { low: percent, mid: percent, high: percent })] : [];
+    const percent = withNitrogen
+      .map(({ product, kg }) => scaleRange(shareOf(product, `N.${form}`), (kg / totalKg) * 100))
+      .reduce(addRanges, exact(0));
+    return percent.mid > 0 ? [line(`N.${form}`, 'element', percent)] : [];
   });
 }
 
