@@ -147,3 +147,25 @@ test('a total that runs on is told by its readings, and only what it grew by is 
   expect(rain('Rain mm', [1, 2, 3, 4, 5, 6])).toEqual([1, 2, 3, 4, 5, 6]);
   expect(rain('Rain cm', [1, 0, 0, 0, 0, 0])).toEqual([10, 0, 0, 0, 0, 0]);
 });
+test('a total that runs on is told with decimal commas, and from the newest reading back', () => {
+  const rain = (values: readonly string[], days: readonly string[]) => {
+    const read = readLogger([['date', 'Rain total mm'], ...days.map((d, i) => [`2026-05-${d}`, values[i] ?? ''])]);
+    if (read.kind !== 'log') throw new Error(read.reason);
+    return read.log.series.rainMm;
+  };
+  const days = ['01', '02', '03', '04', '05', '06'];
+  const comma = ['1,5', '1,500', '1,750', '1,750', '2,250', '4,5'];
+  expect(rain(comma, days)).toEqual([0, 0, 0.25, 0, 0.5, 2.25]);
+  expect(rain([...comma].reverse(), [...days].reverse())).toEqual([0, 0, 0.25, 0, 0.5, 2.25]);
+});
+test('a date that is none is told with its row, also where the newest reading stands first', () => {
+  const read = readLogger([
+    ['date', 'rain mm'],
+    ['2026-05-03', '1'],
+    ['soon', '2'],
+    ['2026-05-01', '3'],
+  ]);
+  expect(read.kind === 'log' && read.problems).toEqual([
+    { row: 3, message: 'Read “soon”, expected a date such as 2026-05-01.' },
+  ]);
+});

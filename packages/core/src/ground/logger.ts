@@ -1,4 +1,13 @@
-import { addDays, daysBetween, decimalMarkIn, findUnit, parseNumber, readDate, slashOrder } from '../quantity/index.js';
+import {
+  addDays,
+  daysBetween,
+  decimalMarkIn,
+  findUnit,
+  parseNumber,
+  readDate,
+  slashOrder,
+  type DecimalMark,
+} from '../quantity/index.js';
 import { loggerWord, mayRun } from '../reading/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
@@ -72,10 +81,14 @@ function dateColumn(columns: readonly LoggerColumn[], data: readonly (readonly s
 /** Readings that a total must not fall in before it is taken to run on. */
 const LEAST_RUN = 5;
 /** Whether a column of water is a total that runs on: its heading allows it, and its readings never fall. */
-function isRunning({ heading, means }: LoggerColumn, at: number, data: readonly (readonly string[])[]): boolean {
-  if (means === undefined || means === 'date' || !isSum(means) || !mayRun(heading)) return false;
+function isRunning(
+  { heading, means, at }: { readonly heading: string; readonly means: Logged; readonly at: number },
+  data: readonly (readonly string[])[],
+  mark: DecimalMark | undefined,
+): boolean {
+  if (!isSum(means) || !mayRun(heading)) return false;
   const values = data.flatMap((cells) => {
-    const read = parseNumber((cells[at] ?? '').trim());
+    const read = parseNumber((cells[at] ?? '').trim(), mark);
     return read.ok ? [read.value] : [];
   });
   return values.length >= LEAST_RUN && values.every((v, i) => i === 0 || v >= (values[i - 1] ?? 0));
@@ -111,12 +124,10 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       kind: 'unreadable',
       reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one that says date.`,
     };
-  const measured = columns.flatMap((c, at) =>
-    c.means !== undefined && c.means !== 'date'
-      ? [{ ...c, at, means: c.means, runs: isRunning(c, at, data) ? increments() : undefined }]
-      : [],
+  const named = columns.flatMap((c, at) =>
+    c.means !== undefined && c.means !== 'date' ? [{ ...c, at, means: c.means }] : [],
   );
-  if (measured.length === 0)
+  if (named.length === 0)
     return {
       kind: 'unreadable',
       reason: `Read the headings ${heading.slice(0, 6).join(', ')}, expected one such as soil °C, rain mm or ET mm.`,
@@ -128,19 +139,34 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
   const mark = decimalMarkIn(
     data
       .slice(0, MOST_LOGGED_DAYS)
-      .map((cells) => measured.map(({ at }) => cells[at] ?? '').join('\n'))
+      .map((cells) => named.map(({ at }) => cells[at] ?? '').join('\n'))
       .join('\n'),
   );
   const order = slashOrder(data.map((cells) => cells[dateAt] ?? ''));
-  data.forEach((cells, i) => {
-    if (cells.every((c) => c.trim() === '')) return;
-    const row = headingAt + i + 2;
-    const date = readDate(cells[dateAt] ?? '', order);
-    if (!date)
-      return void problems.push({
+  const numbered = data.map((cells, i) => ({
+    cells,
+    row: headingAt + i + 2,
+    date: readDate(cells[dateAt] ?? '', order),
+  }));
+  const dated = numbered.flatMap(({ date }) => date ?? []);
+  // A file may begin with its newest reading; a total that runs on is told in the order of time.
+  const inOrder = (dated[0] ?? '') > (dated.at(-1) ?? '') ? numbered.reverse() : numbered;
+  const running = (c: (typeof named)[number]): boolean =>
+    isRunning(
+      c,
+      inOrder.map(({ cells }) => cells),
+      mark,
+    );
+  const measured = named.map((c) => ({ ...c, runs: running(c) ? increments() : undefined }));
+  for (const { cells, row, date } of inOrder) {
+    if (cells.every((c) => c.trim() === '')) continue;
+    if (!date) {
+      problems.push({
         row,
         message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.`,
       });
+      continue;
+    }
     const day = days.get(date) ?? {};
     for (const { at, means, factor, offset, runs } of measured) {
       const text = (cells[at] ?? '').trim();
@@ -161,7 +187,7 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       else (day[means] ??= []).push(value);
     }
     days.set(date, day);
-  });
+  }
   if (days.size === 0) return { kind: 'unreadable', reason: problems[0]?.message ?? 'Read no row with a date.' };
 
   const dates = [...days.keys()].sort();
