@@ -60,6 +60,8 @@ test('ground opens on the plot: to scale, with its seasons, its soil in facts, a
   await expectText(page, 'main', /Read "mild"/);
   await fill(page, 'Mean of the year, °C', '9');
   await clickButton(page, 'Save');
+  // The notice of the save before may still stand: this one is done when its form has gone.
+  await page.waitForFunction(() => document.querySelector('main form') === null);
   await expectText(page, '[role=status]', /Saved “Sweetcorn block”/);
   await clickButton(page, 'Undo');
   await expectText(page, '[role=status]', /Undone/);

@@ -94,6 +94,18 @@ function isRunning(
   return values.length >= LEAST_RUN && values.every((v, i) => i === 0 || v >= (values[i - 1] ?? 0));
 }
 
+interface DatedRow {
+  readonly cells: readonly string[];
+  /** Of the file, from 1. */
+  readonly row: number;
+  readonly date: string | undefined;
+}
+/** The rows in the order of time: a file may begin with its newest reading. */
+function inTime(rows: readonly DatedRow[]): readonly DatedRow[] {
+  const dated = rows.flatMap(({ date }) => date ?? []);
+  return (dated[0] ?? '') > (dated.at(-1) ?? '') ? [...rows].reverse() : rows;
+}
+
 /** What a total grew by since the reading before; the first only begins it. */
 function increments(): (total: number) => number {
   let before: number | undefined;
@@ -143,30 +155,18 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       .join('\n'),
   );
   const order = slashOrder(data.map((cells) => cells[dateAt] ?? ''));
-  const numbered = data.map((cells, i) => ({
-    cells,
-    row: headingAt + i + 2,
-    date: readDate(cells[dateAt] ?? '', order),
-  }));
-  const dated = numbered.flatMap(({ date }) => date ?? []);
-  // A file may begin with its newest reading; a total that runs on is told in the order of time.
-  const inOrder = (dated[0] ?? '') > (dated.at(-1) ?? '') ? numbered.reverse() : numbered;
-  const running = (c: (typeof named)[number]): boolean =>
-    isRunning(
-      c,
-      inOrder.map(({ cells }) => cells),
-      mark,
-    );
-  const measured = named.map((c) => ({ ...c, runs: running(c) ? increments() : undefined }));
-  for (const { cells, row, date } of inOrder) {
-    if (cells.every((c) => c.trim() === '')) continue;
-    if (!date) {
-      problems.push({
+  const inOrder = inTime(
+    data.map((cells, i) => ({ cells, row: headingAt + i + 2, date: readDate(cells[dateAt] ?? '', order) })),
+  );
+  const cellsInOrder = inOrder.map(({ cells }) => cells);
+  const measured = named.map((c) => ({ ...c, runs: isRunning(c, cellsInOrder, mark) ? increments() : undefined }));
+  inOrder.forEach(({ cells, row, date }) => {
+    if (cells.every((c) => c.trim() === '')) return;
+    if (!date)
+      return void problems.push({
         row,
         message: `Read “${(cells[dateAt] ?? '').slice(0, 30)}”, expected a date such as 2026-05-01.`,
       });
-      continue;
-    }
     const day = days.get(date) ?? {};
     for (const { at, means, factor, offset, runs } of measured) {
       const text = (cells[at] ?? '').trim();
@@ -187,7 +187,7 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       else (day[means] ??= []).push(value);
     }
     days.set(date, day);
-  }
+  });
   if (days.size === 0) return { kind: 'unreadable', reason: problems[0]?.message ?? 'Read no row with a date.' };
 
   const dates = [...days.keys()].sort();

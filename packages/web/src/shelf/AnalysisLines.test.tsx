@@ -34,6 +34,15 @@ test('a new bag asks for the amounts alone, and takes a line of text into what i
   expect(screen.getByRole('alert').textContent).toContain('Read “vigour aplenty”, expected a name and an amount');
   expect((typed as HTMLInputElement).value).toBe('vigour aplenty');
 });
+test('what stands beside a typed line and is not understood is told', async () => {
+  await show(<NewProduct />, { path: '/shelf/new', route: '/shelf/new' });
+  const typed = screen.getByLabelText('Add a line as the label says it');
+  await userEvent.type(typed, 'N 5 %, vigour 7 %{Enter}');
+  expect(screen.getByLabelText<HTMLInputElement>('Line 1, value').value).toBe('5');
+  expect(screen.getByRole('alert').textContent).toContain('7 % beside it was not understood');
+  await userEvent.type(typed, 'P2O5 3 %{Enter}');
+  expect(screen.queryByRole('alert')).toBeNull();
+});
 test('a line by hand opens with all its fields, and stays open while it is typed', async () => {
   await show(<NewProduct />, { path: '/shelf/new', route: '/shelf/new' });
   await userEvent.click(screen.getByRole('button', { name: 'Another line by hand' }));

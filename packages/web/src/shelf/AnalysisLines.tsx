@@ -37,12 +37,13 @@ function TypedLine({ onRead }: { onRead: (lines: readonly LineText[]) => void })
   const [trouble, setTrouble] = useState('');
   const read = (): void => {
     if (text.trim() === '') return;
-    const { analysis } = readLabel(text, 'label');
+    const { analysis, lines } = readLabel(text, 'label');
     if (analysis.length === 0)
       return setTrouble(`Read “${text.trim()}”, expected a name and an amount such as N 16 %, or 4 % nitrate N.`);
     onRead(analysis.map((figure) => ({ ...lineText(figure), source: 'bag label' })));
     setText('');
-    setTrouble('');
+    // What stood beside it and was not understood is told, not dropped.
+    setTrouble(lines.find((l) => l.kind === 'notUnderstood')?.says ?? '');
   };
   const onKey = (event: KeyboardEvent): void => {
     if (event.key !== 'Enter') return;
