@@ -12,7 +12,7 @@ import {
 } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { SORTABLE } from '../ui/sortable';
-import { SortHead } from '../ui/SortHead';
+import { SortHeads } from '../ui/SortHeads';
 
 interface Row {
   readonly product: Product;
@@ -130,28 +130,16 @@ export function PriceTable({ products, nutrients, chosen, questionOf, ranking }:
           each bag at its cheapest package. <span className="no-print">Open any figure for its working. </span>A dash is
           not declared.
         </caption>
-        <thead>
-          {table.getHeaderGroups().map((group) => (
-            <tr key={group.id}>
-              <th scope="col" className="num">
-                {symbolIn(chosen, questionOf(chosen).basis)} rank
-              </th>
-              {group.headers.map((header) => {
-                const sorted = header.column.getIsSorted();
-                return (
-                  <SortHead
-                    key={header.id}
-                    sorted={sorted}
-                    num={header.id !== 'name'}
-                    onSort={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}
-                  >
-                    <table.FlexRender header={header} />
-                  </SortHead>
-                );
-              })}
-            </tr>
-          ))}
-        </thead>
+        <SortHeads
+          table={table}
+          first={
+            <th scope="col" className="num">
+              {symbolIn(chosen, questionOf(chosen).basis)} rank
+            </th>
+          }
+          isNumber={(id) => id !== 'name'}
+          onSort={setSorting}
+        />
         <tbody>
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id}>

@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import type { ShelfProduct } from '../app/workspace';
 import { OnBench } from '../ui/OnBench';
 import { SORTABLE } from '../ui/sortable';
-import { SortHead } from '../ui/SortHead';
+import { SortHeads } from '../ui/SortHeads';
 import { useInPage } from '../ui/useInPage';
 import { SHELF_COLUMNS, USUAL_COLUMNS } from './shelfColumns';
 
@@ -130,28 +130,16 @@ export function ShelfLines({ bags }: { bags: readonly ShelfProduct[] }) {
       <div className="overflow-x-auto">
         <table ref={body} className="ledger dense" data-testid="shelf-lines" aria-rowcount={lines.length + 1}>
           <caption className="sr-only">Everything on the shelf, a line each</caption>
-          <thead>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id}>
-                <th scope="col" className="no-print">
-                  <span className="sr-only">On the bench</span>
-                </th>
-                {group.headers.map((header) => {
-                  const sorted = header.column.getIsSorted();
-                  return (
-                    <SortHead
-                      key={header.id}
-                      sorted={sorted}
-                      num={wanted.find((c) => c.id === header.id)?.num ?? false}
-                      onSort={() => setSorting([{ id: header.column.id, desc: sorted === 'asc' }])}
-                    >
-                      <table.FlexRender header={header} />
-                    </SortHead>
-                  );
-                })}
-              </tr>
-            ))}
-          </thead>
+          <SortHeads
+            table={table}
+            first={
+              <th scope="col" className="no-print">
+                <span className="sr-only">On the bench</span>
+              </th>
+            }
+            isNumber={(id) => wanted.find((c) => c.id === id)?.num ?? false}
+            onSort={setSorting}
+          />
           <tbody onKeyDown={walk}>
             {before > 0 && <tr aria-hidden="true" style={{ height: before }} />}
             {items.map(({ index }) => {
