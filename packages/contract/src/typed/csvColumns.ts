@@ -198,7 +198,7 @@ export function columnFor(heading: string): CsvColumn | undefined {
     .find((u) => figure.endsWith(` ${u.toLowerCase()}`));
   const symbol = SYMBOLS.get(unit ? figure.slice(0, -unit.length - 1) : figure);
   const named = symbol || from ? undefined : analyteNamed(figure);
-  if (named?.kind === 'analyte') return { kind: 'figure', analyte: named.analyte, basis: named.basis, unit: '%', nth };
+  if (named) return { kind: 'figure', analyte: named.analyte, basis: named.basis, unit: '%', nth };
   return symbol && (unit || !from) ? { kind: from ? 'from' : 'figure', ...symbol, unit: unit ?? '%', nth } : undefined;
 }
 

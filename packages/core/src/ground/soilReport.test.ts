@@ -295,15 +295,20 @@ test('a per cent sign at the name is a share of the exchange; one behind the num
   ]);
 });
 test('beds side by side are asked about, and one bed named in the heading is not', () => {
-  const [heading, pH, p] = readSoilSlip('Analysis  Bed A  Bed B\npH  6.4  7.0\nP (Olsen) mg/kg  12');
-  expect(heading!.says).toBe('words without figures');
-  expect(pH).toMatchObject({
-    figure: undefined,
-    says: '2 figures under several beds: expected one, paste one bed at a time',
-  });
-  expect(p!.says).toBe('12 mg/kg phosphorus, Olsen');
+  const slip = 'Analysis  Bed A  Bed B\npH  6.4  7.0\nP (Olsen) mg/kg  12  18';
+  const [heading, pH, p] = readSoilSlip(slip);
+  expect(heading).toMatchObject({ says: 'several beds, Bed A, Bed B: say which one is meant' });
+  expect(heading!.choices.map((c) => c.says)).toEqual(['Bed A', 'Bed B']);
+  expect([pH!.figure, p!.figure]).toEqual([undefined, undefined]);
+  expect(pH!.says).toBe('figures of several beds: say above which one is meant');
+  const chosen = readSoilSlip(slip, { 1: 'Bed B' });
+  expect(chosen.map((l) => l.says)).toEqual([
+    'a heading: Bed B is taken, as you said',
+    'pH 7, method not said',
+    '18 mg/kg phosphorus, Olsen',
+  ]);
   expect(shown('Bed A\npH 6.4 to 6.6')).toContain('pH 6.4–6.6  notSaid');
-  expect(shown('Sample 1  Sample 2\nP mg/kg 12 18')[1]).toMatch(/under several beds/);
+  expect(shown('Sample 1  Sample 2\nP mg/kg 12 18')[1]).toMatch(/figures of several beds/);
 });
 test('micrograms in a millilitre are milligrams in a litre, and ammonium is read with its hyphen', () =>
   expect(shown('Potassium 120 µg/ml\nAmmonium-N 4 mg/kg')).toEqual([

@@ -1,6 +1,5 @@
 import { constant, literal, product, type Figure } from '../figure/index.js';
-import { PH } from '../quantity/index.js';
-import { declaredRange, type DeclaredValue } from '../shelf/index.js';
+import { declaredRange, PH, type DeclaredValue } from '../quantity/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
 export const SOIL_ANALYTES = [

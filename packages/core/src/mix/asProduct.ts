@@ -1,7 +1,7 @@
 import type { Figure } from '../figure/index.js';
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
-import { addRanges, exact, plainAmount, scaleRange, type Range } from '../quantity/index.js';
-import { massFraction, type AnalysisFigure, type DeclaredValue, type Offer, type Product } from '../shelf/index.js';
+import { addRanges, exact, plainAmount, scaleRange, type DeclaredValue, type Range } from '../quantity/index.js';
+import { massFraction, type AnalysisFigure, type Offer, type Product } from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
 /** As many digits as a label could ever stand for. */

@@ -49,3 +49,11 @@ export { capital, tooLong } from './words.js';
 export { addDays, daysBetween, parseDay, printDay, readDate, slashOrder } from './day.js';
 export { inCurrency, manyOf, type Measure, measure, NO_UNIT, ofWhat, per, PH, productOf, sameKind } from './measure.js';
 export { percentileOf, triangular, uniformDraws } from './draws.js';
+export {
+  declaredRange,
+  type DeclaredValue,
+  parseDeclared,
+  printDeclared,
+  scaleDeclared,
+  shownDeclared,
+} from './declaredValue.js';

@@ -1,4 +1,5 @@
-import { plainWord, type Language } from './dictionary.js';
+import type { Language } from './words/languages.js';
+import { plainWord } from './words/lookup.js';
 
 /** What a logger writes down. */
 export type LoggerWord = 'date' | 'soilC' | 'airC' | 'rainMm' | 'irrigationMm' | 'etMm';

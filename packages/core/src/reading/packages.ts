@@ -1,6 +1,7 @@
 import { unitOf, type DecimalMark } from '../quantity/index.js';
-import { plainWord, type WordRole } from './dictionary.js';
-import { tokenize, type NumberToken, type Token, type UnitToken } from './tokens.js';
+import { isSign, tells, tokenize, type NumberToken, type Token, type UnitToken } from './tokens.js';
+import { plainWord } from './words/lookup.js';
+import { PACKAGE_WORDS, type WordRole } from './words/packageWords.js';
 
 /** What a package holds. */
 export interface Package {
@@ -28,9 +29,9 @@ interface Amount {
   readonly count: number;
 }
 
-const isSign = (token: Token | undefined, signs: string): boolean =>
-  token?.kind === 'sign' && signs.includes(token.sign);
-const tells = (token: Token | undefined, role: WordRole): boolean => token?.kind === 'word' && token.roles.has(role);
+const ROLES = Object.keys(PACKAGE_WORDS) as readonly WordRole[];
+/** Whether a word says something of packages. */
+const speaks = (token: Token): boolean => tells(token, ...ROLES);
 
 const TIMES = '×x*';
 /** "2 x", "2 ×" and "2 bags of" before an amount. */
@@ -66,7 +67,7 @@ function near(tokens: readonly Token[], from: number, step: 1 | -1): readonly To
   for (let i = from + step; tokens[i] && !isSign(tokens[i], PARTS); i += step) {
     const token = tokens[i] as Token;
     if (token.kind === 'number') break;
-    if (token.kind === 'word' && token.roles.size === 0) {
+    if (token.kind === 'word' && !speaks(token)) {
       if (FILLERS.has(plainWord(token.text))) continue;
       break;
     }

@@ -1,5 +1,7 @@
+import { NUTRIENTS, type CompoundBasis, type Nutrient } from '../nutrient/index.js';
 import { findUnit, measuresNamed, parseNumber, type DecimalMark } from '../quantity/index.js';
-import { MOST_WORDS, plainWord, rolesOf, unitWord, type WordRole } from './dictionary.js';
+import { unitAt, type FigureUnit } from './units.js';
+import { meaningsOf, MOST_WORDS, plainWord, unitWord, type Meaning } from './words/lookup.js';
 
 interface At {
   readonly text: string;
@@ -11,80 +13,138 @@ export type Token = At &
   (
     | {
         readonly kind: 'number';
-        /** What it can mean: one value, or two a factor of a thousand apart. */
+        /** What it can mean: one value, or two a factor of a thousand apart. None where it is no number. */
         readonly readings: readonly number[];
+        /** A space parts its thousands: it may be two numbers. */
+        readonly spaced: boolean;
       }
     | {
+        /** A measure of a package: kg, fl oz. */
         readonly kind: 'unit';
         /** Symbols of the measures it can name; more than one where countries differ. */
         readonly units: readonly string[];
       }
-    | { readonly kind: 'word'; readonly roles: ReadonlySet<WordRole> }
+    | {
+        /** A unit that figures are told in: %, mg/kg; undefined for one that tells no content. */
+        readonly kind: 'content';
+        readonly unit: FigureUnit | undefined;
+        readonly factor: number;
+        readonly of: Nutrient | CompoundBasis | undefined;
+      }
+    | { readonly kind: 'word'; readonly means: ReadonlySet<Meaning> }
     | { readonly kind: 'sign'; readonly sign: string }
   );
 export type NumberToken = Extract<Token, { kind: 'number' }>;
 export type UnitToken = Extract<Token, { kind: 'unit' }>;
+export type ContentToken = Extract<Token, { kind: 'content' }>;
+export type WordToken = Extract<Token, { kind: 'word' }>;
 
 /** A number as papers print it, with marks or spaces between thousands. */
-const NUMBER = /^(?:\d{1,3}(?:[ \u00a0\u202f]\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d+)*|[½¼¾])(?![\d])/;
-const FRACTION = /^\d+\s+\d\/\d|^\d\/\d/;
-const WORD = /^\p{L}[\p{L}\p{M}.'’³²]*\d?/u;
+const NUMBER = /(?:\d{1,3}(?:[ \u00a0\u202f']\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d+)*|[½¼¾⅓⅔⅛]|\.\d+)(?!\d)/y;
+const FRACTION = /(?:\d+\s+)?\d\/\d(?!\d|\/)/y;
+const WORD = /\p{L}[\p{L}\p{M}\p{N}]*/uy;
+/** What may stand between the words of a phrase. */
+const GAP = /(?:\.? |[-‐‑'’.])(?=\p{L})/uy;
 /** The longest name of a unit has three words: "cu. ft.", "fl oz", "US fl oz". */
 const MOST_UNIT_WORDS = 3;
+const UNIT_WORD = /\p{L}[\p{L}\p{M}.'’²³]*\d?/uy;
 /** The mark of an estimated quantity stands behind what a package holds. */
 const ESTIMATED = '℮';
+/** Letters behind a unit that tell its basis: dry matter. */
+const DRY_BEHIND = /\s?\(?(?:i\.?\s?d\.?\s?)?(?:DM|DW|DS|TS|TM|MS|SS|d\.m\.?|s\.s\.?|ds|ts|tm|dm)(?![\p{L}\d])\)?/uy;
 
-/** Whether what stands at a place belongs to a word, such as the 2 of P2O5. */
-const inWord = (line: string, at: number): boolean => /[\p{L}_]/u.test(line[at - 1] ?? '');
+const match = (pattern: RegExp, line: string, at: number): string | undefined => {
+  pattern.lastIndex = at;
+  return pattern.exec(line)?.[0];
+};
 
 function numberAt(line: string, at: number, mark: DecimalMark | undefined): Token | undefined {
-  if (inWord(line, at)) return undefined;
-  const rest = line.slice(at);
-  const text = FRACTION.exec(rest)?.[0] ?? NUMBER.exec(rest)?.[0];
+  if (/[\p{L}_]/u.test(line[at - 1] ?? '')) return undefined;
+  const text = match(FRACTION, line, at) ?? match(NUMBER, line, at);
   if (text === undefined) return undefined;
-  const read = parseNumber(text, mark);
-  const readings = read.ok ? [read.value] : (read.readings ?? []);
-  return { kind: 'number', text, start: at, end: at + text.length, readings };
+  const read = parseNumber(text.replace(/'/g, ' '), mark);
+  const end = at + text.length;
+  // Digits that run on into letters, such as 1O, are no number, unless a unit begins there.
+  const runsOn =
+    /\p{L}/u.test(line[end] ?? '') && !/[x]/i.test(line[end] ?? '') && !unitAt(line, end) && !measureAt(line, end);
+  const readings = runsOn ? [] : read.ok ? [read.value] : (read.readings ?? []);
+  const spaced = /\d[ \u00a0\u202f]\d{3}/.test(text);
+  return { kind: 'number', text, start: at, end, readings, spaced };
 }
 
-/** The phrase of so many words from a place on, with single spaces between. */
-function phraseAt(line: string, at: number, words: number): string | undefined {
+function measureAt(line: string, at: number): Token | undefined {
+  let found: Token | undefined;
   let end = at;
-  for (let i = 0; i < words; i++) {
-    const gap = i === 0 ? 0 : (/^ (?=\p{L})/u.exec(line.slice(end))?.[0].length ?? -1);
-    if (gap < 0) return undefined;
-    const word = WORD.exec(line.slice(end + gap))?.[0];
-    if (word === undefined) return undefined;
-    end += gap + word.length;
-  }
-  return line.slice(at, end);
-}
-
-function unitAt(line: string, at: number): Token | undefined {
-  for (let words = MOST_UNIT_WORDS; words > 0; words--) {
-    const text = phraseAt(line, at, words);
-    if (text === undefined) continue;
+  for (let words = 1; words <= MOST_UNIT_WORDS; words++) {
+    const gap = words === 1 ? '' : line[end] === ' ' ? ' ' : undefined;
+    const word = gap === undefined ? undefined : match(UNIT_WORD, line, end + gap.length);
+    if (gap === undefined || word === undefined) break;
+    end += gap.length + word.length;
+    const text = line.slice(at, end);
     const bare = text.replace(/\.+$/, '');
     const symbol = findUnit(bare)?.symbol ?? unitWord(plainWord(bare));
     const units = measuresNamed(bare) ?? (symbol === undefined ? undefined : [symbol]);
-    if (units) return { kind: 'unit', text, start: at, end: at + text.length, units };
+    if (units) found = { kind: 'unit', text, start: at, end, units };
   }
-  return undefined;
+  return found;
 }
 
+const SYMBOLS: ReadonlyMap<string, Nutrient> = new Map(NUTRIENTS.map((n) => [n, n]));
+/** Symbols in small letters that are words too. */
+const SMALL_WORDS = new Set(['as', 'co', 'se', 'si', 'in', 'no', 'ca', 'mg']);
+const CAPITAL_WORDS = new Set(['AS', 'CO', 'SE', 'NO', 'SI', 'NA']);
+
+/** The element whose symbol a word is, if its neighbours make it one. */
+function symbolOf(word: string, capitals: boolean): Nutrient | undefined {
+  const exact = SYMBOLS.get(word);
+  if (exact) return exact;
+  const proper = word.charAt(0).toUpperCase() + word.slice(1).toLowerCase();
+  if (word === word.toUpperCase() && capitals && !CAPITAL_WORDS.has(word)) return SYMBOLS.get(proper);
+  return word === word.toLowerCase() && word.length <= 2 && !SMALL_WORDS.has(word) ? SYMBOLS.get(proper) : undefined;
+}
+
+/** The word, or the longest phrase that tells something, at a place. */
 function wordAt(line: string, at: number): Token | undefined {
-  for (let words = MOST_WORDS; words > 0; words--) {
-    const text = phraseAt(line, at, words);
-    if (text === undefined) continue;
-    const roles = rolesOf(plainWord(text));
-    if (roles.size > 0 || words === 1) return { kind: 'word', text, start: at, end: at + text.length, roles };
+  const first = match(WORD, line, at);
+  if (first === undefined) return undefined;
+  let phrase = plainWord(first);
+  let end = at + first.length;
+  let best = { end, means: meaningsOf(phrase) };
+  for (let words = 2; words <= MOST_WORDS; words++) {
+    const gap = match(GAP, line, end);
+    const word = gap === undefined ? undefined : match(WORD, line, end + gap.length);
+    if (gap === undefined || word === undefined) break;
+    end += gap.length + word.length;
+    phrase += ` ${plainWord(word)}`;
+    const means = meaningsOf(phrase);
+    if (means.size > 0) best = { end, means };
   }
-  return undefined;
+  return { kind: 'word', text: line.slice(at, best.end), start: at, end: best.end, means: best.means };
+}
+
+const isPlainWord = (token: Token | undefined): boolean => token?.kind === 'word' && token.means.size === 0;
+
+/** One or two letters are the symbol of an element only where no unknown word stands beside them. */
+function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
+  const capitals = line === line.toUpperCase();
+  return tokens.map((token, i) => {
+    if (token.kind !== 'word' || token.text.length > 2) return token;
+    const symbol = symbolOf(token.text, capitals);
+    if (symbol === undefined) return token;
+    const [before, behind] = [tokens[i - 1], tokens[i + 1]];
+    const touches = (other: Token | undefined): boolean =>
+      other !== undefined && (other.end === token.start || other.start === token.end) && isPlainWord(other);
+    const strict = token.text !== symbol || token.text.length === 1 || ['As', 'Co', 'Se', 'Si'].includes(symbol);
+    const among = isPlainWord(before) || isPlainWord(behind) || touches(before) || touches(behind);
+    const small = token.text !== symbol && token.text === token.text.toLowerCase();
+    const alone = !small || ((!behind || behind.kind !== 'word') && (!before || before.kind !== 'word'));
+    return (strict && among) || !alone ? token : { ...token, means: new Set<Meaning>([`el.${symbol}`]) };
+  });
 }
 
 /**
- * A line in pieces: numbers with what they can mean, units, words with what they tell, and signs. A unit is one only behind a number, so that
- * "G" of a name is none.
+ * A line in pieces: numbers with what they can mean, units, words with what they tell, and signs. A measure such as g is one only behind a number,
+ * so that "G" of a name is none.
  * @param mark the decimal mark of the whole paper, where it is known
  * @example tokenize('Net Wt. 50 LB (22.7 kg)') // word net, number 50, unit lb, sign (, number 22.7, unit kg, sign )
  */
@@ -97,22 +157,53 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
       at++;
       continue;
     }
-    const behindNumber = tokens.at(-1)?.kind === 'number' || /-$/.test(line.slice(0, at));
-    const token: Token = (/[\d½¼¾]/.test(char) ? numberAt(line, at, mark) : undefined) ??
-      (behindNumber ? unitAt(line, at) : undefined) ??
-      (char === ESTIMATED ? undefined : wordAt(line, at)) ?? {
-        kind: 'sign',
-        text: char,
-        start: at,
-        end: at + 1,
-        sign: char,
-      };
+    const token = tokenAt(line, at, tokens, mark);
     tokens.push(token);
     at = token.end;
   }
-  return tokens;
+  return withSymbols(tokens, line);
 }
 
-/** Everything the words of a line tell. @example rolesIn('Batch 12345') // reference */
-export const rolesIn = (line: string): ReadonlySet<WordRole> =>
-  new Set(tokenize(line).flatMap((token) => (token.kind === 'word' ? [...token.roles] : [])));
+function tokenAt(line: string, at: number, before: readonly Token[], mark: DecimalMark | undefined): Token {
+  const char = line[at] ?? '';
+  const last = before.at(-1);
+  const number = /[\d½¼¾⅓⅔⅛.]/.test(char) ? numberAt(line, at, mark) : undefined;
+  if (number) return number;
+  const unit = unitAt(line, at);
+  if (unit) {
+    const { end, unit: told, factor, of } = unit;
+    return { kind: 'content', text: line.slice(at, end), start: at, end, unit: told, factor, of };
+  }
+  const dry = last?.kind === 'content' ? match(DRY_BEHIND, line, last.end) : undefined;
+  if (dry !== undefined && at < (last?.end ?? 0) + dry.length)
+    return {
+      kind: 'word',
+      text: line.slice(at, (last?.end ?? 0) + dry.length),
+      start: at,
+      end: (last?.end ?? 0) + dry.length,
+      means: new Set<Meaning>(['basis.dry']),
+    };
+  const behindNumber = last?.kind === 'number' || line[at - 1] === '-';
+  const measure = behindNumber ? measureAt(line, at) : undefined;
+  if (measure) return measure;
+  return (
+    (char === ESTIMATED ? undefined : wordAt(line, at)) ?? {
+      kind: 'sign',
+      text: char,
+      start: at,
+      end: at + 1,
+      sign: char,
+    }
+  );
+}
+
+/** Everything the words of a line tell. @example meaningsIn('Batch 12345') // reference */
+export const meaningsIn = (line: string): ReadonlySet<Meaning> =>
+  new Set(tokenize(line).flatMap((token) => (token.kind === 'word' ? [...token.means] : [])));
+
+/** Whether a token is a word that tells a thing. */
+export const tells = (token: Token | undefined, ...meanings: readonly Meaning[]): boolean =>
+  token?.kind === 'word' && meanings.some((m) => token.means.has(m));
+/** Whether a token is one of these signs. */
+export const isSign = (token: Token | undefined, signs: string): boolean =>
+  token?.kind === 'sign' && signs.includes(token.sign);

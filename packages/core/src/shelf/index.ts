@@ -12,7 +12,6 @@ export {
   type AnalysisFigure,
   type AnalysisUnit,
   basisWord,
-  type DeclaredValue,
   type Direction,
   type Offer,
   type Origin,
@@ -37,7 +36,6 @@ export { type Counted, COUNTED_WORDS, midSupply, supplyFraction, supplyRange } f
 export { type Grade, type GradePart, parseGrade, printGrade } from './grade.js';
 export { type Finding, labelChecks } from './labelChecks.js';
 export { packageMass } from './packageMass.js';
-export { declaredRange, parseDeclared, printDeclared, scaleDeclared, shownDeclared } from './declaredValue.js';
 export { cautionsOf } from './cautions.js';
 export { CHANGE_WORDS, compareLabels, type FigureChange } from './compareLabels.js';
 export { dilutedMgPerL } from './dilution.js';

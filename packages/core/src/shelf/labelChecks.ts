@@ -6,8 +6,7 @@ import {
   symbolIn,
   type Nutrient,
 } from '../nutrient/index.js';
-import { formatGiven, formatTrimmed } from '../quantity/index.js';
-import { declaredRange } from './declaredValue.js';
+import { declaredRange, formatGiven, formatTrimmed } from '../quantity/index.js';
 import { densityMid } from './density.js';
 import { elementFigure, massFraction, midFraction, UNIT_FACTOR } from './massFraction.js';
 import { materialHolds } from './library/contents.js';

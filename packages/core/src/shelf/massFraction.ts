@@ -19,8 +19,7 @@ import {
   type Basis,
   type Nutrient,
 } from '../nutrient/index.js';
-import { divideRanges, measure, ofWhat, per, scaleRange, type Range } from '../quantity/index.js';
-import { declaredRange } from './declaredValue.js';
+import { declaredRange, divideRanges, measure, ofWhat, per, scaleRange, type Range } from '../quantity/index.js';
 import { densityFigure, densityRange } from './density.js';
 import { coatedIsOwnPart } from './nitrogenForms.js';
 import type { AnalysisFigure, AnalysisUnit, Product } from './product.js';

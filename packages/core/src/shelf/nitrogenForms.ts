@@ -1,5 +1,5 @@
 import { NITROGEN_FORMS } from '../nutrient/index.js';
-import { declaredRange } from './declaredValue.js';
+import { declaredRange } from '../quantity/index.js';
 import type { Product } from './product.js';
 
 /**

@@ -1,12 +1,6 @@
 import type { Analyte, Basis } from '../nutrient/index.js';
 import type { Provenance } from '../figure/index.js';
-import type { Money, Range, Rate } from '../quantity/index.js';
-
-/** A value as it stands on paper. A figure below the detection limit is censored: neither zero nor the limit. */
-export type DeclaredValue =
-  | { readonly kind: 'number'; readonly value: number }
-  | { readonly kind: 'range'; readonly low: number; readonly mid: number; readonly high: number }
-  | { readonly kind: 'below'; readonly limit: number };
+import type { DeclaredValue, Money, Range, Rate } from '../quantity/index.js';
 
 /** A basis with the word for what only an extract holds, as forms and files write it. @example basisWord('P2O5', 'available') // 'P2O5 available' */
 export const basisWord = (basis: Basis, extract: AnalysisFigure['extract']): string =>

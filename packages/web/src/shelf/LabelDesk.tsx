@@ -67,13 +67,26 @@ const CHOICES = ANALYTES.flatMap((a) =>
 function toCorrection(value: string): Correction | undefined {
   if (value === '') return undefined;
   if (value === 'ignore') return { kind: 'ignore' };
+  if (value.startsWith('choice|')) return { kind: 'choice', says: value.slice('choice|'.length) };
   const factor = PROTEIN_FACTOR_KEYS.find((f) => value === `protein|${f}`);
   if (factor) return { kind: 'protein', factor };
   const [analyte, basis] = value.split('|') as [Analyte, Basis];
   return { kind: 'analyte', analyte, basis };
 }
-const correctionValue = (c: Correction | undefined): string =>
-  !c ? '' : c.kind === 'ignore' ? 'ignore' : c.kind === 'protein' ? `protein|${c.factor}` : `${c.analyte}|${c.basis}`;
+function correctionValue(c: Correction | undefined): string {
+  switch (c?.kind) {
+    case undefined:
+      return '';
+    case 'ignore':
+      return 'ignore';
+    case 'choice':
+      return `choice|${c.says}`;
+    case 'protein':
+      return `protein|${c.factor}`;
+    case 'analyte':
+      return `${c.analyte}|${c.basis}`;
+  }
+}
 
 function LineRow({
   line,
@@ -100,6 +113,11 @@ function LineRow({
         >
           <option value="">as read</option>
           <option value="ignore">nothing: set it aside</option>
+          {line.choices.map((c) => (
+            <option key={c.says} value={`choice|${c.says}`}>
+              {c.says}
+            </option>
+          ))}
           {/protein/i.test(line.text) &&
             PROTEIN_FACTOR_KEYS.map((f) => (
               <option key={f} value={`protein|${f}`}>

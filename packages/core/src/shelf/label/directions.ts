@@ -1,5 +1,6 @@
-import { parseRate, printRate, type ParsedRate } from '../../quantity/index.js';
+import { parseRate, printRate, type DecimalMark, type ParsedRate } from '../../quantity/index.js';
 import type { Direction } from '../product.js';
+import type { Told } from '../../reading/index.js';
 import type { Taken } from './reading.js';
 
 const COUNTED: Readonly<Record<string, number>> = { once: 1, twice: 2, three: 3, four: 4, five: 5, six: 6 };
@@ -27,11 +28,12 @@ const RATE = new RegExp(
   'gi',
 );
 const OTHER_RATE = new RegExp(String.raw`${NUMBER}\s*${AMOUNT}\b.*\bper\b`, 'i');
-const asRate = ([, amount = '', unit = '', per = '', counted = '', each = '']: readonly (
-  string | undefined
-)[]): ParsedRate => {
+const asRate = (
+  [, amount = '', unit = '', per = '', counted = '', each = '']: readonly (string | undefined)[],
+  mark: DecimalMark | undefined,
+): ParsedRate => {
   const behind = per || counted || each;
-  const read = parseRate(`${amount} ${unit}/${behind}`);
+  const read = parseRate(`${amount} ${unit}/${behind}`, mark);
   // "60 g/L" on a label is what a litre holds; only with the water named is it a rate.
   const content = read.ok && read.rate.per.unit === 'L of water' && !/water/i.test(behind) && /^k?g|^mg/i.test(unit);
   return content ? { ok: false, reason: 'what a litre holds' } : read;
@@ -56,17 +58,20 @@ const words = (d: Direction): string =>
  * The rates of a line of directions, each with what it is for and how often a year, where the line tells; and what else stands in the line.
  * @example takeDirections('New beds: 100 g per m², once a year')?.read.directions
  */
-export function takeDirections(line: string): Taken | undefined {
+export function takeDirections(line: string, mark?: DecimalMark): Taken | undefined {
   const ratio = /\b(?:dilut\w*|mix\w*|rates?)\b\D{0,20}(1\s*:\s*\d{2,5})\b/i.exec(line);
   const parts = ratio && parseRate(ratio[1] ?? '');
-  if (parts && !parts.ok) return { read: { kind: 'notUnderstood', says: parts.reason }, besides: [] };
+  if (parts && !parts.ok) return { read: { kind: 'notUnderstood', says: parts.reason, told: [] }, rest: '' };
   const found = [...line.matchAll(RATE)];
-  const reads = found.map(asRate);
-  const besides = line
-    .replace(RATE, ';')
-    .split(/[;.]\s|;/)
-    .map((part) => part.trim())
-    .filter(Boolean);
+  const reads = found.map((m) => asRate(m, mark));
+  // What stands beside the rates, each sign in its place.
+  const rest = line.replace(RATE, (rate: string) => `;${' '.repeat(rate.length - 1)}`);
+  const told = found.map((m): Told => ({
+    start: m.index,
+    end: m.index + m[0].length,
+    fate: 'taken',
+    why: 'a rate of the directions',
+  }));
   const directions = found.flatMap((m, i): Direction[] => {
     const read = reads[i];
     const end = m.index + m[0].length;
@@ -83,18 +88,26 @@ export function takeDirections(line: string): Taken | undefined {
         ]
       : [];
   });
-  const other = besides.some((part) => OTHER_RATE.test(part));
+  const other = OTHER_RATE.test(rest);
   if (directions.length > 0)
     return {
       read: {
         kind: other ? 'notUnderstood' : 'rate',
         says: `${directions.length === 1 ? 'a rate' : 'rates'} of ${directions.map(words).join(', and ')}${other ? '; another rate in the line was not understood' : ''}`,
         directions,
+        told,
       },
-      besides,
+      rest,
     };
   const asked = reads.find((r) => !r.ok && r.which);
   return asked && !asked.ok
-    ? { read: { kind: 'notUnderstood', says: `a rate, but ${asked.reason}` }, besides }
+    ? {
+        read: {
+          kind: 'notUnderstood',
+          says: `a rate, but ${asked.reason}`,
+          told: told.map((t) => ({ ...t, fate: 'asked' })),
+        },
+        rest,
+      }
     : undefined;
 }

@@ -1,9 +1,18 @@
-import { formatGiven } from '../../quantity/index.js';
+import { formatGiven, type DecimalMark } from '../../quantity/index.js';
 import { readPackages } from '../../reading/index.js';
 import { parseGrade, printGrade, withStrokes } from '../grade.js';
-import { around, type Read, type Taken } from './reading.js';
+import { without, type Read, type Taken } from './reading.js';
 
 const DATE = /\b\d{4}-\d{1,2}-\d{1,2}\b/;
+
+/** What was taken from a part of a line. */
+const takenFrom = (line: string, read: Read, start: number, end: number): Taken => ({
+  read: {
+    ...read,
+    told: [{ start, end, fate: read.kind === 'notUnderstood' ? 'asked' : 'taken', why: read.says }],
+  },
+  rest: without(line, start, end),
+});
 
 /** A grade line such as "12-8-16 (+3 MgO)"; with several readings it is left to the person. */
 export function takeGrade(printed: string): Taken | undefined {
@@ -21,14 +30,9 @@ export function takeGrade(printed: string): Taken | undefined {
   const typed = found ? `${found[1] ?? ''} ${bracket ?? ''}` : together?.[1];
   const match = found ?? together;
   if (!typed || !match) return undefined;
-  const besides = around(
-    line,
-    match.index,
-    match.index +
-      match[0].length +
-      (bracket ? line.slice(match.index + match[0].length).indexOf(bracket) + bracket.length : 0),
-  );
-  const taken = (read: Read): Taken => ({ read, besides });
+  const end = match.index + match[0].length;
+  const taken = (read: Read): Taken =>
+    takenFrom(line, read, match.index, end + (bracket ? line.slice(end).indexOf(bracket) + bracket.length : 0));
   const parsed = parseGrade(typed);
   if (parsed.kind === 'none') return undefined;
   if (parsed.kind === 'several')
@@ -44,41 +48,47 @@ export function takeGrade(printed: string): Taken | undefined {
 }
 
 /** A density, a C:N ratio or a package in words. */
-export function takeMeasure(line: string): Taken | undefined {
+export function takeMeasure(line: string, mark?: DecimalMark): Taken | undefined {
   const ratio = /\bC\s?[:/]\s?N\b(?:\s*ratio)?\D{0,6}(\d+(?:[.,]\d+)?)(?:\s*:\s*1\b)?/i.exec(line);
   if (ratio?.[1]) {
     const value = Number(ratio[1].replace(',', '.'));
     if (value > 0 && value <= 1000)
-      return {
-        read: { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value },
-        besides: around(line, ratio.index, ratio.index + ratio[0].length),
-      };
+      return takenFrom(
+        line,
+        { kind: 'ratio', says: `a C:N of ${formatGiven(value)}`, carbonToNitrogen: value },
+        ratio.index,
+        ratio.index + ratio[0].length,
+      );
   }
   const density =
-    /\b(?:density|specific gravity|sp\.? ?gr|s\.?g)\b\.?(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?\D{0,12}(\d+[.,]?\d*)\s*(?![\d.,]|\s*[-–]\s*\d)(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3|g\s*\/\s*l\b)?/i.exec(
+    /\b(?:density|specific gravity|sp\.? ?gr|s\.?g)\b\.?(?:\s*(?:@|at)\s*\d+\s*°?\s*[CF]\b)?[^\d;,]{0,40}?(\d+[.,]?\d*)\s*(?![\d.,]|\s*[-–]\s*\d)(kg\s*\/\s*l|g\s*\/\s*ml|g\s*\/\s*cm3|kg\s*\/\s*m3|g\s*\/\s*l\b)?/i.exec(
       line,
     );
   if (density?.[1]) {
     const value =
       Number(density[1].replace(',', '.')) / (/kg\s*\/\s*m3|^g\s*\/\s*l$/i.test(density[2] ?? '') ? 1000 : 1);
     if (value > 0.01 && value < 5)
-      return {
-        read: { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value },
-        besides: around(line, density.index, density.index + density[0].length),
-      };
+      return takenFrom(
+        line,
+        { kind: 'density', says: `a density of ${formatGiven(value)} kg/L`, density: value },
+        density.index,
+        density.index + density[0].length,
+      );
   }
-  const found = readPackages(line);
-  if (found.kind === 'ask') return { read: { kind: 'notUnderstood', says: found.question }, besides: [] };
+  const found = readPackages(line, mark);
+  if (found.kind === 'ask') return takenFrom(line, { kind: 'notUnderstood', says: found.question }, 0, line.length);
   const [first] = found.kind === 'packages' ? found.packages : [];
   const last = found.kind === 'packages' ? found.packages.at(-1) : undefined;
   if (found.kind === 'packages' && first && last)
-    return {
-      read: {
+    return takenFrom(
+      line,
+      {
         kind: 'package',
         says: found.packages.map(({ size, unit }) => `a package of ${formatGiven(size)} ${unit}`).join(' and '),
         packages: found.packages.map(({ size, unit }) => ({ size, unit })),
       },
-      besides: around(line, first.start, last.end),
-    };
+      first.start,
+      last.end,
+    );
   return undefined;
 }

@@ -1,17 +1,22 @@
-import type { Analyte, Basis } from '../../nutrient/index.js';
+import { basesOf, type Analyte, type Basis } from '../../nutrient/index.js';
+import { subjectOf, tokenize, printedLine, type NutrientSubject, type Subject } from '../../reading/index.js';
 
-/** What a name on a label stands for. `partOnly` names a share of a nutrient that is already counted in its total, where that stands. */
-export type NamedAnalyte =
-  | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis; readonly partOnly?: true }
-  /** A salt by its name: what of it is the element depends on its formula and its water. */
-  | { readonly kind: 'salt' }
-  /** A word for the oxide beside the symbol of the element: it could be either, more than twice apart for P. */
-  | { readonly kind: 'either'; readonly of: string }
-  | { readonly kind: 'protein' }
-  /** What an acid test finds of lime: CaCO₃ equivalent, no calcium. */
-  | { readonly kind: 'liming' }
-  | { readonly kind: 'moisture' }
-  | { readonly kind: 'dryMatter' };
+/** A nutrient that a label can declare, in its basis. */
+export interface NamedAnalyte {
+  readonly analyte: Analyte;
+  readonly basis: Basis;
+}
 
-/** A nutrient in its basis. */
-export const is = (analyte: Analyte, basis: Basis = 'element'): NamedAnalyte => ({ kind: 'analyte', analyte, basis });
+/** The analyte that a name of a nutrient stands for. @example analyteOf(nitrate) // { analyte: 'N.nitrate', basis: 'element' } */
+export function analyteOf({ element, form, basis }: NutrientSubject): NamedAnalyte {
+  const analyte: Analyte = form === undefined ? element : `N.${form}`;
+  return { analyte, basis: basesOf(analyte).includes(basis) ? basis : 'element' };
+}
+
+const isNutrient = (subject: Subject | undefined): subject is NutrientSubject => subject?.kind === 'nutrient';
+
+/** The analyte that words name, or undefined. @example analyteNamed('Available Phosphate (P2O5)') // P as P2O5 */
+export function analyteNamed(text: string): NamedAnalyte | undefined {
+  const subject = subjectOf(tokenize(printedLine(text)));
+  return isNutrient(subject) ? analyteOf(subject) : undefined;
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { LABELS } from '../../../test/labels/labels.js';
-import { shownDeclared } from '../declaredValue.js';
+import { shownDeclared } from '../../quantity/index.js';
 import type { AnalysisFigure } from '../product.js';
 import { readLabel } from './readLabel.js';
 
@@ -103,13 +103,11 @@ test('no text makes it throw, and no number is invented: each one stands in its 
                 : value.kind === 'below'
                   ? [value.limit]
                   : [value.low, value.high];
-            for (const n of numbers)
-              expect(
-                line.text
-                  .replaceAll(',', '.')
-                  .match(/\d+(?:\.\d+)?/g)
-                  ?.map(Number),
-              ).toContain(n);
+            const plain = line.text.replaceAll(',', '.');
+            const written = [/\d+(?:\.\d+)?/g, /\.\d+/g].flatMap((p) =>
+              [...plain.matchAll(p)].map((m) => Number(m[0])),
+            );
+            for (const n of numbers) expect(written).toContain(n);
           }
       },
     ),

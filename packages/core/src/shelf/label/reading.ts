@@ -1,5 +1,5 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
-import type { Package } from '../../reading/index.js';
+import type { Fate, Package, Told } from '../../reading/index.js';
 import type { Finding } from '../labelChecks.js';
 import type { ProteinFactor } from '../protein.js';
 import type { AnalysisFigure, Direction } from '../product.js';
@@ -20,6 +20,13 @@ export type LineKind =
   | 'blank'
   | 'notUnderstood';
 
+/** One of several things a line can mean, for a person to choose. */
+export interface Choice {
+  /** What it would be, in words; it is also what the choice is kept by. */
+  readonly says: string;
+  readonly figures: readonly AnalysisFigure[];
+}
+
 export interface LabelLine {
   /** From 1, as people count. */
   readonly number: number;
@@ -28,12 +35,17 @@ export interface LabelLine {
   /** What it was taken to be, in words; empty for a blank line. */
   readonly says: string;
   readonly figures: readonly AnalysisFigure[];
+  /** Where it could be one of several things: each of them, to choose from. */
+  readonly choices: readonly Choice[];
+  /** Every number of the line, and what became of it. */
+  readonly numbers: readonly Fate[];
 }
 
-/** A person's word on a line the program misread. */
+/** A person's word on a line the program misread, or was in doubt of. */
 export type Correction =
   | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
   | { readonly kind: 'protein'; readonly factor: ProteinFactor }
+  | { readonly kind: 'choice'; readonly says: string }
   | { readonly kind: 'ignore' };
 
 export interface LabelReading {
@@ -57,6 +69,7 @@ export interface Read {
   readonly kind: LineKind;
   readonly says: string;
   readonly figures?: readonly AnalysisFigure[];
+  readonly choices?: readonly Choice[];
   readonly grade?: string;
   readonly ingredients?: readonly string[];
   readonly packages?: readonly Package[];
@@ -65,14 +78,15 @@ export interface Read {
   readonly carbonToNitrogen?: number;
   readonly directions?: readonly Direction[];
   readonly finding?: Omit<Finding, 'path'>;
+  /** What became of parts of the line. */
+  readonly told?: readonly Told[];
 }
-
-/** What was taken from a part of a line, and the parts of the line beside it. */
+/** What was taken from a part of a line, and the line with that part blank, each sign in its place. */
 export interface Taken {
   readonly read: Read;
-  readonly besides: readonly string[];
+  readonly rest: string;
 }
 
-/** The parts of a line before and behind what was taken from it. */
-export const around = (line: string, from: number, to: number): readonly string[] =>
-  [line.slice(0, from), line.slice(to)].map((part) => part.trim()).filter(Boolean);
+/** A line with a part of it blank. @example without('N 5 %; 20 kg', 7, 12) // 'N 5 %;      ' */
+export const without = (line: string, from: number, to: number): string =>
+  line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);

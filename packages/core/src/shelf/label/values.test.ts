@@ -2,20 +2,9 @@ import fc from 'fast-check';
 import { direction } from '../../../test/bags.js';
 import { readSoilSlip } from '../../ground/index.js';
 import { readLabel } from './readLabel.js';
-import { commaIn, findValues, settleThousands } from './values.js';
 
 const potassium = (text: string): unknown => readLabel(text, 'measured').analysis.find((f) => f.analyte === 'K')?.value;
 const says = (text: string): string => readLabel(text, 'measured').lines[0]!.says;
-
-test('the other numbers of a text tell what its comma is', () => {
-  expect(commaIn('K 12,500 mg/kg\nMoisture 62.4 %')).toBe('thousands');
-  expect(commaIn('K 12,500 mg/kg\nN 6,5 %')).toBe('decimal');
-  expect(commaIn('K 1,250,000 mg/kg')).toBe('thousands');
-  expect(commaIn('B 0,025 %\nK 12,500 mg/kg')).toBe('decimal');
-  expect(commaIn('K 12,500 mg/kg')).toBe('unknown');
-  expect(commaIn('12.03.2026 K 12,500 mg/kg')).toBe('unknown');
-  expect(commaIn('6,5 % and 6.5 %')).toBe('unknown');
-});
 
 test('12,500 mg/kg is 12500 beside a decimal point, 12.5 beside a decimal comma, and asked about beside neither', () => {
   expect(potassium('K 12,500 mg/kg\nMoisture 62.4 %')).toEqual({ kind: 'number', value: 12500 });
@@ -55,7 +44,7 @@ test('whatever the figures, a value is the number written or nothing: never a th
       if (beside !== '') expect(potassium(`K ${grouped(n)} mg/kg${beside}`)).toEqual({ kind: 'number', value: n });
     }),
   );
-  expect(settleThousands('K 1,250,000 mg/kg', 'unknown')).toEqual({ line: 'K 1250000 mg/kg' });
+  expect(potassium('K 1,250,000 mg/kg')).toEqual({ kind: 'number', value: 1250000 });
 });
 
 test('a footnote that says the same once more is no contradiction; one that says otherwise is', () => {
@@ -115,7 +104,11 @@ test.each([
   ['Phosphorus (as phosphate) 0.9 %', 'analysis', '0.9 % phosphorus'],
   ['Phosphorus as P2O5 2 %', 'analysis', '2 % phosphorus, as P₂O₅'],
   ['Phosphate (P) 1 %', 'notUnderstood', '1 % could be P or P₂O₅: say which'],
-  ['6 % P2O5 phosphate, of which 4.5 % water-soluble phosphate', 'analysis', '6 % phosphorus, as P₂O₅'],
+  [
+    '6 % P2O5 phosphate, of which 4.5 % water-soluble phosphate',
+    'analysis',
+    '6 % phosphorus, as P₂O₅; part of phosphorus, already counted in its total',
+  ],
   ['Calcium carbonate equivalent (CCE) 92 %', 'liming', 'a liming effect of 92 kg CaCO₃ per 100 kg'],
   ['N 3.5 %, C:N 9.1', 'analysis', 'a C:N of 9.1; 3.5 % nitrogen'],
   ['Nickel n.d.', 'notUnderstood', 'nickel was not detected, but no limit is given: write it as < and the limit'],
@@ -138,7 +131,11 @@ test.each([
     'analysis',
     '15 % nitrogen; 7 % nitrate N; 8 % ammoniacal N',
   ],
-  ['N 5 % P 3 % K', 'notUnderstood', 'a number without a name that is known'],
+  [
+    'N 5 % P 3 % K',
+    'notUnderstood',
+    'it could be 5 % nitrogen; 3 % phosphorus, or 5 % phosphorus; 3 % potassium: say which',
+  ],
   ['Phosphorus (P) 2.2 % (P2O5 5 %); potassium (K) 4.2 % (K2O 5 %)', 'analysis', '2.2 % phosphorus; 4.2 % potassium'],
   ['%N 3.2', 'analysis', '3.2 % nitrogen'],
   ['Mn EDTA 0.03 %', 'analysis', '0.03 % manganese'],
@@ -243,7 +240,8 @@ test('what is no content goes where it belongs, and a second grade is told', () 
   expect(readLabel('Nitrogen 5 %; net weight 20 kg\nNet weight 20 kg').packages).toEqual([{ size: 20, unit: 'kg' }]);
 });
 
+const nitrogen = (text: string): unknown => readLabel(text).analysis[0]?.value;
 test('"not less than 17 %" is a guarantee of 17 %, "less than 17 %" a limit', () => {
-  expect(findValues('Crude protein, not less than 17 %')[0]?.value).toEqual({ kind: 'number', value: 17 });
-  expect(findValues('Crude protein, less than 17 %')[0]?.value).toEqual({ kind: 'below', limit: 17 });
+  expect(nitrogen('Nitrogen, not less than 17 %')).toEqual({ kind: 'number', value: 17 });
+  expect(nitrogen('Nitrogen, less than 17 %')).toEqual({ kind: 'below', limit: 17 });
 });

@@ -1,13 +1,12 @@
-import {
-  exact,
-  formatGiven,
-  formatGivenRange,
-  parseNumber,
-  typedNumber,
-  type DecimalMark,
-  type Range,
-} from '../quantity/index.js';
-import type { DeclaredValue } from './product.js';
+import { formatGiven, formatGivenRange } from './format.js';
+import { parseNumber, typedNumber, type DecimalMark } from './parseNumber.js';
+import { exact, type Range } from './range.js';
+
+/** A value as it stands on paper. A figure below the detection limit is censored: neither zero nor the limit. */
+export type DeclaredValue =
+  | { readonly kind: 'number'; readonly value: number }
+  | { readonly kind: 'range'; readonly low: number; readonly mid: number; readonly high: number }
+  | { readonly kind: 'below'; readonly limit: number };
 
 export type ParsedDeclared =
   | { readonly ok: true; readonly value: DeclaredValue }

@@ -1,3 +1,5 @@
+import type { Words } from './languages.js';
+
 /** What a word on a paper tells, apart from names of nutrients. */
 export type WordRole =
   /** What follows or stands before is what the package holds. */
@@ -15,11 +17,8 @@ export type WordRole =
   /** A number that only names something: a batch, a licence, a telephone. */
   | 'reference';
 
-export type Language = 'en' | 'de' | 'fr' | 'es' | 'it' | 'nl' | 'pt' | 'pl' | 'sv';
-type Words = Readonly<Partial<Record<Language, string>>>;
-
 /** Words by what they tell, phrases parted by `|`; small letters without accents, as `plainWord` makes them. */
-const WORDS: Readonly<Record<WordRole, Words>> = {
+export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
   net: {
     en: 'net|net weight|net wt|net mass|net contents|net content|net volume|net quantity|contents|content|weight|volume|fill weight|pack size|size',
     de: 'netto|nettogewicht|nettomasse|nettofullmenge|fullmenge|inhalt|fullgewicht|gewicht|nettoinhalt|nennfullmenge',
@@ -100,47 +99,10 @@ const WORDS: Readonly<Record<WordRole, Words>> = {
 };
 
 /** Units by the words of other languages, phrases parted by `|`. */
-const UNIT_WORDS: Readonly<Record<string, string>> = {
+export const UNIT_WORDS: Readonly<Record<string, string>> = {
   kg: 'kilogramm|kilogramme|kilogrammes|chilogrammi|chilogrammo|chili|kilogramos|kilogramo|quilos|quilogramas|kilogramow|kilogram',
   g: 'gramm|gramme|grammes|grammi|gramos|gramas|gramow|gram',
   mL: 'milliliter|millilitri|mililitros|mililitrow',
   L: 'liter|litri|litro|litros|litrow|litr',
   'm³': 'kubikmeter|metre cube|metres cubes|metri cubi|metro cubo|metros cubicos|kuub',
 };
-
-/** Letters that no accent explains. */
-const LETTERS: readonly (readonly [RegExp, string])[] = [
-  [/ł/g, 'l'],
-  [/ø/g, 'o'],
-  [/æ/g, 'ae'],
-  [/ß/g, 'ss'],
-];
-
-/** A word made comparable: small letters without accents or full stops. @example plainWord('Nettofüllmenge.') // 'nettofullmenge' */
-export const plainWord = (word: string): string =>
-  LETTERS.reduce((text, [letter, plain]) => text.replace(letter, plain), word.toLowerCase())
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[.'’]/g, ' ')
-    .trim();
-
-const byPhrase = new Map<string, Set<WordRole>>();
-for (const [role, languages] of Object.entries(WORDS) as [WordRole, Words][])
-  for (const phrases of Object.values(languages))
-    for (const phrase of phrases.split('|')) {
-      const roles = byPhrase.get(phrase) ?? new Set<WordRole>();
-      byPhrase.set(phrase, roles.add(role));
-    }
-
-/** Words of the longest phrase there is. */
-export const MOST_WORDS = Math.max(...[...byPhrase.keys()].map((phrase) => phrase.split(' ').length));
-
-const NONE: ReadonlySet<WordRole> = new Set();
-/** What a phrase of plain words tells, in any of the languages. @example rolesOf('peso neto') // net */
-export const rolesOf = (phrase: string): ReadonlySet<WordRole> => byPhrase.get(phrase) ?? NONE;
-
-const unitsByWord = new Map(
-  Object.entries(UNIT_WORDS).flatMap(([symbol, words]) => words.split('|').map((word) => [word, symbol] as const)),
-);
-/** The unit that a word of another language names. @example unitWord('litri') // 'L' */
-export const unitWord = (phrase: string): string | undefined => unitsByWord.get(phrase);

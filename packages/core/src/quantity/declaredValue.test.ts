@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { parseDeclared, printDeclared } from './declaredValue.js';
-import type { DeclaredValue } from './product.js';
+import type { DeclaredValue } from './declaredValue.js';
 
 test.each<[string, DeclaredValue]>([
   ['5', { kind: 'number', value: 5 }],

@@ -1,0 +1,166 @@
+import { subjectOf, type Subject } from './subjects.js';
+import { isSign, tells, type Token } from './tokens.js';
+import { valuesIn, type FoundValue } from './values.js';
+
+/** A value of a line with the words that name it; no words where none can be told. */
+export interface Pair {
+  readonly found: FoundValue;
+  readonly name: readonly Token[];
+  readonly subject: Subject | undefined;
+  /** What stands between the value before and this one. */
+  readonly before: readonly Token[];
+  /** "20 mg/kg P2O5" of a metal: a share of the phosphate, none of the product. */
+  readonly ofPhosphate: boolean;
+}
+
+/** What stands in brackets and has values of its own. */
+export interface Bracket {
+  readonly pairs: readonly Pair[];
+  readonly start: number;
+  readonly text: string;
+}
+
+/** A line as its pairs. */
+export interface BoundLine {
+  readonly pairs: readonly Pair[];
+  /** The same values with the names on their other side, where both are as likely. */
+  readonly either: readonly (readonly Pair[])[] | undefined;
+  readonly brackets: readonly Bracket[];
+}
+
+const known = (subject: Subject | undefined): boolean => subject !== undefined && subject.kind !== 'several';
+
+/** The words of a region that name something: all of it, else what a colon, a comma or a gap sets apart. */
+function nameOf(region: readonly Token[], side: 'ahead' | 'behind', inNitrogen: boolean): readonly Token[] {
+  if (known(subjectOf(region, inNitrogen))) return region;
+  const cuts = region.flatMap((token, i) => (isSign(token, ':,;|') ? [i] : []));
+  const parts =
+    side === 'ahead'
+      ? cuts.reverse().map((i) => region.slice(i + 1))
+      : [...cuts.map((i) => region.slice(0, i)), ...cuts.slice(0, 1).map((i) => region.slice(i + 1))];
+  return parts.find((part) => known(subjectOf(part, inNitrogen))) ?? region;
+}
+
+/** Where a clause ends: at a semicolon, a bar, a comma, or a stroke or dash between spaces. */
+const isEnd = (token: Token, line: string): boolean => {
+  const [before, behind] = [line[token.start - 1] ?? ' ', line[token.end] ?? ' '];
+  const gap = /\s/.test(behind);
+  return isSign(token, ';|') || (isSign(token, ',') && gap) || (isSign(token, '-–/') && gap && /\s/.test(before));
+};
+
+/** Phosphate straight behind a value in mg/kg, that is no name of another value. */
+function isOfPhosphate(found: FoundValue, behind: readonly Token[], names: readonly (readonly Token[])[]): boolean {
+  const next = behind.find((t) => t.kind === 'word' && t.means.size > 0 && !tells(t, 'per'));
+  const perKg = found.unit === 'mg/kg' || found.unit === 'g/kg';
+  return perKg && next !== undefined && tells(next, 'ox.P2O5') && !names.some((name) => name.includes(next));
+}
+
+interface Regions {
+  readonly values: readonly FoundValue[];
+  /** One more than there are values: what stands before, between and behind them. */
+  readonly regions: readonly (readonly Token[])[];
+}
+
+function regionsOf(tokens: readonly Token[], line: string): Regions {
+  const values = valuesIn(tokens, line);
+  const regions = [...values, undefined].map((value, i) =>
+    tokens.slice((values[i - 1]?.to ?? -1) + 1, value?.from ?? tokens.length),
+  );
+  return { values, regions };
+}
+
+/** For each value the words of its clause, before and behind it; undefined where a clause has more than one value. */
+function clauses(
+  { values, regions }: Regions,
+  line: string,
+): readonly (readonly [readonly Token[], readonly Token[]])[] | undefined {
+  const split = regions.map((region, i) => {
+    const at = region.flatMap((token, j) => (isEnd(token, line) ? [j] : []));
+    if (at.length === 0) {
+      const inner = i > 0 && i < values.length;
+      return inner ? undefined : { behind: region, ahead: region };
+    }
+    return { behind: region.slice(0, at[0]), ahead: region.slice((at.at(-1) ?? 0) + 1) };
+  });
+  if (split.some((s) => s === undefined)) return undefined;
+  return values.map((_, i) => [split[i]?.ahead ?? [], split[i + 1]?.behind ?? []] as const);
+}
+
+/**
+ * Each value with its name: in its own clause, or else on the side on which more names are known. Where both sides know as many, both are given and
+ * neither is taken.
+ */
+function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 'pairs' | 'either'> {
+  const { values, regions } = all;
+  const subject = (name: readonly Token[]): Subject | undefined => subjectOf(name, inNitrogen);
+  const pairs = (names: readonly (readonly Token[])[]): readonly Pair[] =>
+    values.map((found, i) => ({
+      found,
+      name: names[i] ?? [],
+      subject: subject(names[i] ?? []),
+      before: regions[i] ?? [],
+      ofPhosphate: isOfPhosphate(found, regions[i + 1] ?? [], names),
+    }));
+  const own = clauses(all, line)?.map(([ahead, behind]) => {
+    const name = nameOf(ahead, 'ahead', inNitrogen);
+    return known(subject(name)) ? name : nameOf(behind, 'behind', inNitrogen);
+  });
+  if (own && own.every((name) => known(subject(name)))) return { pairs: pairs(own), either: undefined };
+  const ahead = regions.slice(0, -1).map((region) => nameOf(region, 'ahead', inNitrogen));
+  const behind = regions.slice(1).map((region) => nameOf(region, 'behind', inNitrogen));
+  const count = (names: readonly (readonly Token[])[]): number => names.filter((n) => known(subject(n))).length;
+  const [k, l] = [count(ahead), count(behind)];
+  if (k > l) return { pairs: pairs(ahead), either: undefined };
+  if (l > k) return { pairs: pairs(behind), either: undefined };
+  if (values.length === 1)
+    return { pairs: pairs(k > 0 || subject(ahead[0] ?? []) ? ahead : behind), either: undefined };
+  return { pairs: pairs([]), either: k > 0 ? [pairs(ahead), pairs(behind)] : undefined };
+}
+
+const OPEN = '([';
+const CLOSE = ')]';
+
+/** Brackets of a line, outermost, as ranges of tokens; one that is never closed ends with the line. */
+function bracketsIn(tokens: readonly Token[]): readonly (readonly [number, number])[] {
+  const found: (readonly [number, number])[] = [];
+  let depth = 0;
+  let from = 0;
+  tokens.forEach((token, i) => {
+    if (isSign(token, OPEN)) {
+      if (depth === 0) from = i;
+      depth++;
+    } else if (isSign(token, CLOSE) && depth > 0) {
+      depth--;
+      if (depth === 0) found.push([from, i]);
+    }
+  });
+  return found;
+}
+
+/**
+ * The values of a line with their names. A bracket with values and names of its own is read by itself; one with a value alone belongs to the line
+ * where the line has no other.
+ * @param inNitrogen the line tells parts of nitrogen
+ */
+export function bindLine(tokens: readonly Token[], line: string, inNitrogen = false): BoundLine {
+  const all = valuesIn(tokens, line);
+  const groups = bracketsIn(tokens).filter(([from, to]) => all.some((v) => v.from > from && v.to < to));
+  const outside = all.filter((v) => !groups.some(([from, to]) => v.from > from && v.to < to));
+  const apart = groups.filter(([from, to]) => {
+    const inner = bind(regionsOf(tokens.slice(from + 1, to), line), line, true);
+    return outside.length > 0 || inner.pairs.some((p) => known(p.subject));
+  });
+  const main = tokens.filter((_, i) => !apart.some(([from, to]) => i >= from && i <= to));
+  const bound = bind(regionsOf(main, line), line, inNitrogen);
+  const nitrogenAhead = bound.pairs.some((p) => p.subject?.kind === 'nutrient' && p.subject.element === 'N');
+  const brackets = apart.map(([from, to]): Bracket => {
+    const inside = tokens.slice(from + 1, to);
+    const start = tokens[from]?.start ?? 0;
+    const { pairs } = bind(regionsOf(inside, line), line, nitrogenAhead);
+    return { pairs, start, text: line.slice(start + 1, tokens[to]?.start) };
+  });
+  return { ...bound, brackets };
+}
+
+/** Whether the words before a value make it a part of the figure before it: "of which". */
+export const isPart = (before: readonly Token[]): boolean => before.some((token) => tells(token, 'part'));

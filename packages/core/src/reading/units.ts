@@ -1,0 +1,103 @@
+import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
+
+/** Units that figures of papers are told in, each retold in one of a few. */
+export type FigureUnit =
+  '%' | 'g/kg' | 'mg/kg' | '% w/v' | 'g/L' | 'mg/L' | 'kg/ha' | 'cmol_c/kg' | 'mmol_c/L' | 'mS/cm' | 'kg/L';
+
+/** A unit found in a line: what it is retold in and by which factor, or one that tells no content. */
+export interface FoundUnit {
+  /** As printed. */
+  readonly text: string;
+  readonly end: number;
+  /** Undefined for units such as CFU/g, that no figure here is told in. */
+  readonly unit: FigureUnit | undefined;
+  /** Times this the number is in `unit`. */
+  readonly factor: number;
+  /** "mg P2O5/100 g": what the unit is of. */
+  readonly of: Nutrient | CompoundBasis | undefined;
+}
+
+const GRAMS: Readonly<Record<string, number>> = { kg: 1e3, g: 1, gr: 1, mg: 1e-3, mcg: 1e-6, ug: 1e-6, µg: 1e-6, μg: 1e-6, ng: 1e-9, lb: 453.59237, lbs: 453.59237, pound: 453.59237, pounds: 453.59237, gram: 1, grams: 1, t: 1e6 }; // prettier-ignore
+/** Grams, or litres, of what a figure is for. */
+const PER_MASS: Readonly<Record<string, number>> = { kg: 1e3, g: 1, gram: 1, grams: 1, t: 1e6, tonne: 1e6, tonnes: 1e6, ton: 907184.74, 'short ton': 907184.74, 'metric ton': 1e6, mg: 1e-3 }; // prettier-ignore
+const PER_LITRES: Readonly<Record<string, number>> = { l: 1, litre: 1, liter: 1, litro: 1, lt: 1, ml: 1e-3, dm3: 1, 'dm³': 1, 'm³': 1e3, m3: 1e3, cm3: 1e-3, 'cm³': 1e-3, cc: 1e-3 }; // prettier-ignore
+const PER_AREA: Readonly<Record<string, number>> = { ha: 1, hectare: 1 };
+const ACRES = new Set(['a', 'ac', 'acre']);
+
+const OF = String.raw`(P2O5|K2O|CaO|MgO|SO3|NO3|NH4|CaCO3|N|P|K|Ca|Mg|S|Na|B|Zn|Mn|Cu|Fe|C)`;
+const TOP = String.raw`(kg|gr?|grams?|mg|mcg|[uµμ]g|ng|lbs?|pounds?)\.?`;
+const BOTTOM = String.raw`(kg|grams?|g|mg|tonnes?|t(?![a-z])|short ton|metric ton|ton|litre|liter|litro|lt|l|ml|dm[3³]|m[3³]|cm[3³]|cc|ha|hectare|acre|ac|a(?![a-z]))`;
+const SLASH = String.raw`\s?(?:\/|\bper\b|\bpr\.?\s|\bje\b|\bpro\b|\bpar\b|\bpor\b|\bna\b)\s?`;
+/** "mg P2O5/100 g", "kg/t". */
+const STROKE = new RegExp(String.raw`${TOP}(?:\s${OF}(?=\s?\/))?${SLASH}(1000?\s?)?${BOTTOM}\.?(?![\p{L}\d])`, 'iuy');
+/** "mg kg-1", "g L⁻¹", "mg P kg-1". */
+const POWER = new RegExp(
+  String.raw`${TOP}[\s·.*]{1,2}(?:${OF}[\s·.*]{1,2})?(100\s?)?${BOTTOM}\s?\^?(?:-1|⁻¹|−1|–1)`,
+  'iuy',
+);
+
+/** Units with a name of their own, tried in this order. */
+const NAMED: readonly (readonly [RegExp, FigureUnit | undefined, number])[] = [
+  [/%\s?(?:\(\s?)?(?:w|m|p)\s?\/\s?v\s?\)?|(?:w|m|p)\s?\/\s?v\s?%|g\s?(?:\/|per)\s?100\s?ml\b/iy, '% w/v', 1],
+  [/%\s?(?:\(\s?)?v\s?\/\s?v\s?\)?|vol\.?\s?-?%|%\s?vol\b/iy, undefined, 1],
+  [/%\s?(?:\(\s?)?(?:w|m|p)\s?\/\s?(?:w|m|p)\s?\)?|(?:w|m|p)\s?\/\s?(?:w|m|p)\s?%|%\s?w\s?t\b|wt\.?\s?%|gew\.?\s?-?%|m\.?-%|% by (?:weight|mass)/iy, '%', 1],
+  [/(?:c?mol)\s?(?:_?c|\(\s?\+\s?\)|\+|\(c\)|\(p\+\))?\s?(?:\/|per)\s?kg\b|c?mol\s?(?:_?c|\(\s?\+\s?\)|\+|\(c\))?\s?kg\s?\^?(?:-1|⁻¹)/iy, 'cmol_c/kg', 1],
+  [/mmol\s?(?:_?c|\(\s?\+\s?\)|\+|\(c\)|\(p\+\))?\s?(?:(?:\/|per)\s?kg\b|kg\s?\^?(?:-1|⁻¹))/iy, 'cmol_c/kg', 0.1],
+  [/mmol\s?(?:_?c|\(\s?\+\s?\)|\+)?\s?(?:\/|per)\s?(?:l|dm3|dm³)\b/iy, undefined, 1],
+  [/m\.?e\.?q?\.?\s?(?:\/|per)\s?100\s?g(?:r|rams?)?\b|meq\s?%/iy, 'cmol_c/kg', 1],
+  [/(?:meq|me|mmol\s?_?c|mmol\s?\(\+\))\s?(?:\/|per)\s?l(?:it(?:re|er))?\b/iy, 'mmol_c/L', 1],
+  [/[mM]mhos?\s?(?:\/|per)\s?cm\b|d[sS]\s?(?:\/|per)\s?m\b|dS\s?m\s?\^?(?:-1|⁻¹)|m[sS]\s?(?:\/|per)\s?cm\b|mS\s?cm\s?\^?(?:-1|⁻¹)/y, 'mS/cm', 1],
+  [/[µμu][sS]\s?\/\s?cm\b|[µμu]mhos?\s?\/\s?cm\b/y, 'mS/cm', 1e-3],
+  [/mS\s?\/\s?m\b/y, 'mS/cm', 0.01],
+  [/(?:cfu|ufc|kbe|iu|ie|ui|spores|propagules|cells|kcal|mj|kj|cal)\s?(?:\/|per)\s?\p{L}+/iuy, undefined, 1],
+  [/g\s?\/\s?100\s?g(?:rams?)?\b/iy, '%', 1],
+  [/mg\s?(?:\/|per)\s?100\s?g(?:rams?)?\b/iy, 'mg/kg', 10],
+  [/kg\s?(?:\/|per)\s?(?:100\s?kg|dt|q)\b/iy, '%', 1],
+  [/%|per\s?cent\b|pct\b|procent\b|prozent\b|por ciento\b|percentage\b|vikt-?%/iy, '%', 1],
+  [/‰|per\s?mille\b/iy, 'g/kg', 1],
+  [/ppm\b|parts per million\b/iy, 'mg/kg', 1],
+  [/ppb\b/iy, 'mg/kg', 1e-3],
+]; // prettier-ignore
+
+const tidy = (value: number): number => Number(value.toPrecision(9));
+
+/** The unit and the factor of so many grams in so much. */
+function ratio(top: string, hundred: number, bottom: string): Pick<FoundUnit, 'unit' | 'factor'> {
+  const grams = GRAMS[top.toLowerCase().replace(/^grams?$/, 'g')] ?? Number.NaN;
+  const low = bottom.toLowerCase();
+  const mass = PER_MASS[low];
+  if (mass !== undefined) {
+    const share = grams / (mass * hundred);
+    const perKg = share * 1000;
+    if (top.toLowerCase() === 'kg' && low === 'kg') return { unit: undefined, factor: 1 };
+    return perKg >= 0.1 ? { unit: 'g/kg', factor: tidy(perKg) } : { unit: 'mg/kg', factor: tidy(share * 1e6) };
+  }
+  const litres = PER_LITRES[low];
+  if (litres !== undefined) {
+    const perLitre = grams / (litres * hundred);
+    if (perLitre >= 500) return { unit: 'kg/L', factor: tidy(perLitre / 1000) };
+    return perLitre >= 0.1 ? { unit: 'g/L', factor: tidy(perLitre) } : { unit: 'mg/L', factor: tidy(perLitre * 1000) };
+  }
+  if (ACRES.has(low) && /^k?g/i.test(top)) return { unit: undefined, factor: 1 };
+  if (ACRES.has(low)) return { unit: 'kg/ha', factor: tidy((grams / 1000) * 2.47105381) };
+  return PER_AREA[low] === undefined ? { unit: undefined, factor: 1 } : { unit: 'kg/ha', factor: tidy(grams / 1000) };
+}
+
+function sticky(pattern: RegExp, line: string, at: number): RegExpExecArray | null {
+  pattern.lastIndex = at;
+  return pattern.exec(line);
+}
+
+/** The unit of a figure that begins at a place of a line. @example unitAt('12 mg P/kg', 3)?.unit // 'mg/kg' */
+export function unitAt(line: string, at: number): FoundUnit | undefined {
+  if (/\p{L}/u.test(line[at - 1] ?? '') && /\p{L}/u.test(line[at] ?? '')) return undefined;
+  for (const [pattern, unit, factor] of NAMED) {
+    const match = sticky(pattern, line, at);
+    if (match) return { text: match[0], end: at + match[0].length, unit, factor, of: undefined };
+  }
+  const match = sticky(STROKE, line, at) ?? sticky(POWER, line, at);
+  if (!match) return undefined;
+  const [text, top = '', of, hundred, bottom = ''] = match;
+  const many = hundred === undefined ? 1 : Number(hundred.trim());
+  return { text, end: at + text.length, ...ratio(top, many, bottom), of: of as FoundUnit['of'] };
+}

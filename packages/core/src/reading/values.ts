@@ -1,0 +1,195 @@
+import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
+import type { DeclaredValue } from '../quantity/index.js';
+import { isSign, tells, type NumberToken, type Token } from './tokens.js';
+import type { FigureUnit } from './units.js';
+
+/** What bounds a value: a guarantee, a ceiling, less than a limit, or more than can be told. */
+export type Bound = 'least' | 'most' | 'below' | 'above';
+
+/** A value found in a line, and where. */
+export interface FoundValue {
+  readonly value: DeclaredValue | undefined;
+  /** Other numbers it could be, where one mark or one space has two meanings. */
+  readonly others: readonly DeclaredValue[];
+  /** A space parts its thousands, so that it may be two numbers. */
+  readonly spaced: boolean;
+  /** "not detected", "trace": a value is told, and it is no number. */
+  readonly none: boolean;
+  readonly unit: FigureUnit | undefined;
+  /** Times the number it is in the unit; already counted in `value`. */
+  readonly factor: number;
+  /** "mg P/kg": what the unit is of. */
+  readonly of: Nutrient | CompoundBasis | undefined;
+  /** A unit that no figure is told in, such as CFU/g or months: no other may be supposed. */
+  readonly foreign: string | undefined;
+  readonly bound: Bound | undefined;
+  /** Tokens it takes, the first and the last. */
+  readonly from: number;
+  readonly to: number;
+  readonly start: number;
+  readonly end: number;
+  readonly text: string;
+}
+
+/** What behind a number is a unit, though none of an analysis. */
+const FOREIGN =
+  /\s?(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|ufc|kbe|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h|tage?|wochen?|monate?|jahre?|jours?|mois|ans|dias|meses|anni|mesi|giorni|dagen|weken|maanden|jaar|dni|lat|dagar|manader|kcal|mj|kj|bar|kpa|kv)(?![\p{L}\d])|°|€|£|\$)/iuy;
+
+function foreignAt(line: string, at: number): string | undefined {
+  FOREIGN.lastIndex = at;
+  return FOREIGN.exec(line)?.[0].trim();
+}
+
+const round = (value: number): number => Number(value.toPrecision(9));
+
+function valueOf(low: number, high: number | undefined, bound: Bound | undefined): DeclaredValue | undefined {
+  if (high !== undefined)
+    return high < low ? undefined : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
+  if (bound === 'below') return { kind: 'below', limit: low };
+  if (bound === 'most') return { kind: 'range', low: 0, mid: round(low / 2), high: low };
+  return { kind: 'number', value: low };
+}
+
+/** The bound that stands before a number, or behind it and its unit. */
+function boundAround(tokens: readonly Token[], from: number, to: number): { bound?: Bound; from: number; to: number } {
+  let first = from;
+  const before = (): Token | undefined => tokens[first - 1];
+  while (isSign(before(), '(:=~≈.')) first--;
+  const sign = before();
+  if (isSign(sign, '<≤')) return { bound: isSign(sign, '<') ? 'below' : 'most', from: first - 1, to };
+  if (isSign(sign, '=') && isSign(tokens[first - 2], '<>')) first--;
+  if (isSign(before(), '>≥')) return { bound: isSign(before(), '≥') ? 'least' : 'above', from: first - 1, to };
+  if (tells(before(), 'least')) return { bound: 'least', from: first - 1, to };
+  if (tells(before(), 'most')) return { bound: 'most', from: first - 1, to };
+  if (tells(before(), 'below')) return { bound: 'below', from: first - 1, to };
+  const behind = isSign(tokens[to + 1], '(') ? to + 2 : to + 1;
+  if (tells(tokens[behind], 'least')) return { bound: 'least', from, to: behind };
+  if (tells(tokens[behind], 'most')) return { bound: 'most', from, to: behind };
+  return { from, to };
+}
+
+const DASHES = '-–—−';
+
+/** The second number of a range that begins with a token. */
+function rangeEnd(tokens: readonly Token[], at: number, line: string): NumberToken | undefined {
+  const first = tokens[at];
+  // "3 % - 5 %" has its unit twice.
+  const dash = tokens[at + 1]?.kind === 'content' ? at + 2 : at + 1;
+  const between = tokens[dash];
+  const next = tokens[dash + 1];
+  if (first?.kind !== 'number' || next?.kind !== 'number') return undefined;
+  const joins = isSign(between, DASHES) || tells(between, 'to');
+  const goesOn = isSign(tokens[dash + 2], DASHES) && tokens[dash + 3]?.kind === 'number';
+  // "12 -3" is a number and a negative one.
+  const negative = isSign(between, '-−') && between?.end === next.start && between.start > first.end;
+  return joins && !goesOn && !negative && line[first.start - 1] !== '-' ? next : undefined;
+}
+
+/** Whether a number carries a minus of its own. */
+const isNegative = (tokens: readonly Token[], at: number): boolean => {
+  const [sign, before] = [tokens[at - 1], tokens[at - 2]];
+  const touches = sign !== undefined && isSign(sign, '-−') && sign.end === tokens[at]?.start;
+  return touches && (before === undefined || before.end < (sign?.start ?? 0) || isSign(before, ':=('));
+};
+
+/** The values of a line, with their bounds and units where they are told. Digits inside a word or a formula are none. */
+export function valuesIn(tokens: readonly Token[], line: string): readonly FoundValue[] {
+  const found: FoundValue[] = [];
+  const ahead = unitsAhead(tokens);
+  for (let i = 0; i < tokens.length; i++) {
+    const token = tokens[i];
+    if (token?.kind === 'word' && (token.means.has('none') || token.means.has('trace'))) {
+      found.push(noneAt(tokens, i));
+      continue;
+    }
+    if (token?.kind !== 'number' || isNegative(tokens, i) || isLabel(tokens, i)) continue;
+    const value = valueAt(tokens, i, line, ahead);
+    if (!value) continue;
+    found.push(value);
+    i = value.to;
+  }
+  return found;
+}
+
+/** "Sample 2", "Bed 4": a number that only tells which. */
+const isLabel = (tokens: readonly Token[], at: number): boolean =>
+  tells(tokens[at - 1], 'sample', 'reference') && tokens[at + 1]?.kind !== 'content';
+
+/** "% K 3.6 % Mg 17.2" has its units before: the line begins with one, and its last number has none. */
+function unitsAhead(tokens: readonly Token[]): boolean {
+  const last = tokens.map((t) => t.kind).lastIndexOf('number');
+  return tokens[0]?.kind === 'content' && last > 0 && !tokens.slice(last).some((t) => t.kind === 'content');
+}
+
+function noneAt(tokens: readonly Token[], at: number): FoundValue {
+  const token = tokens[at] as Token;
+  const from = isSign(tokens[at - 1], '<') ? at - 1 : at;
+  const start = tokens[from]?.start ?? token.start;
+  return {
+    value: undefined,
+    others: [],
+    spaced: false,
+    none: true,
+    unit: undefined,
+    factor: 1,
+    of: undefined,
+    foreign: undefined,
+    bound: undefined,
+    from,
+    to: at,
+    start,
+    end: token.end,
+    text: token.text,
+  };
+}
+
+/** A share of the whole cannot run into thousands, so that its one mark is a decimal mark: 1,250 %. */
+function smallReading({ text, readings }: NumberToken): readonly number[] {
+  if (readings.length > 1) return [Math.min(...readings)];
+  return /^\d{1,3}[.,]\d{3}$/.test(text) ? [Number(text.replace(',', '.'))] : readings;
+}
+
+function valueAt(tokens: readonly Token[], at: number, line: string, ahead: boolean): FoundValue | undefined {
+  const token = tokens[at] as NumberToken;
+  const second = rangeEnd(tokens, at, line);
+  let last = second ? tokens.indexOf(second) : at;
+  const unitToken = isSign(tokens[last + 1], '-') && tokens[last + 2]?.kind === 'content' ? last + 2 : last + 1;
+  const unit = tokens[unitToken];
+  const content = unit?.kind === 'content' && !ahead ? unit : undefined;
+  if (content) last = unitToken;
+  const foreign = content ? (content.unit ? undefined : content.text) : foreignAt(line, tokens[last]?.end ?? 0);
+  const bounds = boundAround(tokens, at, last);
+  const factor = content?.factor ?? 1;
+  const by = (n: number): number => round(n * factor);
+  const small = content?.unit === '%' || content?.unit === 'g/kg' || content?.unit === '% w/v';
+  const readings = small ? smallReading(token) : token.readings;
+  const high = second?.readings.length === 1 ? second.readings[0] : undefined;
+  if (readings.length === 0 || (second && high === undefined)) return undefined;
+  const values = readings.flatMap(
+    (low) => valueOf(by(low), high === undefined ? undefined : by(high), bounds.bound) ?? [],
+  );
+  const [value, ...others] = values;
+  if (!value) return undefined;
+  const start = tokens[bounds.from]?.start ?? token.start;
+  const end = tokens[last]?.end ?? token.end;
+  return {
+    value,
+    others,
+    spaced: token.spaced,
+    none: false,
+    unit: content?.unit,
+    factor,
+    of: content?.of,
+    foreign,
+    bound: bounds.bound,
+    from: bounds.from,
+    to: Math.max(last, bounds.to),
+    start,
+    end,
+    text: line.slice(start, end).trim(),
+  };
+}
+
+/** What is said of a number whose mark, or whose space, has two meanings. */
+export const twoNumbers = (number: string, spaced: boolean): string =>
+  `“${number}” could be ${number.replace(/[,. ]/g, '')} or ${spaced ? 'two numbers' : number.replace(',', '.')}: write it plainly`;

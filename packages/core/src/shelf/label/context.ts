@@ -1,0 +1,27 @@
+import type { Provenance } from '../../figure/index.js';
+import type { Column, NutrientSubject, TellingUnit } from '../../reading/index.js';
+import type { AnalysisFigure } from '../product.js';
+
+/** What lines before have said about lines to come. */
+export interface Context {
+  readonly provenance: Provenance;
+  unit: TellingUnit | undefined;
+  dry: boolean;
+  /** Share of water, where a line tells it. */
+  moisture: number | undefined;
+  inIngredients: boolean;
+  /** A heading such as "water extract" holds for the lines below it. */
+  extract: boolean;
+  /** "[elemental]": names of oxides are told as elements, or the other way round. */
+  told: 'element' | 'oxide' | undefined;
+  /** The columns of the table that is being read; undefined outside of one. */
+  columns: readonly Column[] | undefined;
+  /** Of several beds side by side, the one a person chose. */
+  sample: string | undefined;
+  /** The figure before was nitrogen, so that "nitrate" below it is its part. */
+  inNitrogen: boolean;
+  /** Which subject and which figures a part of the paper stands for. */
+  readonly subjects: Map<AnalysisFigure, NutrientSubject>;
+  /** Figures that are on dry matter. */
+  readonly dryFigures: Set<AnalysisFigure>;
+}

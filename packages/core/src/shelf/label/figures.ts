@@ -1,0 +1,355 @@
+import { analyteName, compoundPerElement, elementOf, formulaText, symbolIn } from '../../nutrient/index.js';
+import { declaredRange, formatGiven, scaleDeclared, shownDeclared, type DeclaredValue } from '../../quantity/index.js';
+import {
+  isPart,
+  roleBefore,
+  twoNumbers,
+  unitAmong,
+  type Bracket,
+  type FoundValue,
+  type NutrientSubject,
+  type Pair,
+  type Subject,
+  type TellingUnit,
+  type Told,
+} from '../../reading/index.js';
+import { sameInBracket } from '../grade.js';
+import type { Finding } from '../labelChecks.js';
+import type { AnalysisFigure, AnalysisUnit } from '../product.js';
+import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
+import type { Context } from './context.js';
+import { analyteOf } from './named.js';
+import type { Choice } from './reading.js';
+
+export const percentOf = (figure: AnalysisFigure): string => `${shownDeclared(figure.value)} ${figure.unit}`;
+export const figureWords = (figure: AnalysisFigure): string =>
+  `${percentOf(figure)} ${analyteName(figure.analyte)}${figure.basis === 'element' ? '' : `, as ${formulaText(figure.basis)}`}${figure.extract ? ', in an extract' : ''}`;
+
+/** The unit of an analysis for a unit of a paper, and the factor between. */
+const UNITS: Readonly<Partial<Record<TellingUnit['unit'], readonly [AnalysisUnit, number]>>> = {
+  '%': ['%', 1],
+  'g/kg': ['g/kg', 1],
+  'mg/kg': ['mg/kg', 1],
+  '% w/v': ['% w/v', 1],
+  'g/L': ['g/L', 1],
+  'mg/L': ['g/L', 0.001],
+};
+/** The unit of moisture that has none. */
+export const PERCENT: TellingUnit = { unit: '%', factor: 1, text: '%' };
+
+/** Where a figure stands and what it stands for. */
+export interface Place {
+  readonly number: number;
+  readonly line: string;
+  /** The unit of a number that has none of its own. */
+  readonly general: TellingUnit | undefined;
+}
+
+/** A value in a unit of analyses; undefined where it has none that is known. */
+function inUnit(
+  found: FoundValue,
+  value: DeclaredValue,
+  general: TellingUnit | undefined,
+): { readonly value: DeclaredValue; readonly unit: AnalysisUnit } | undefined {
+  const own = found.unit === undefined ? undefined : { unit: found.unit, factor: 1, text: '' };
+  const told = own ?? (found.foreign === undefined ? general : undefined);
+  const known = told && UNITS[told.unit];
+  if (!told || !known) return undefined;
+  const factor = told.factor * known[1];
+  return { value: factor === 1 ? value : scaleDeclared(value, factor), unit: known[0] };
+}
+
+/** The figure that a value of a subject is. @param value the number, where it could be several */
+export function figureOf(
+  subject: NutrientSubject,
+  found: FoundValue,
+  place: Place,
+  context: Context,
+  value = found.value,
+): AnalysisFigure | undefined {
+  const read = value && inUnit(found, value, place.general);
+  if (!read) return undefined;
+  const { analyte, basis } = analyteOf(subject);
+  const isNitrogen = elementOf(analyte) === 'N';
+  // A heading that says "elemental" holds for names that are used for both.
+  const figure: AnalysisFigure = {
+    analyte,
+    basis,
+    ...read,
+    provenance: context.provenance,
+    source: `line ${place.number}: ${place.line.replace(/\s+/g, ' ').trim()}`.slice(0, 300),
+    ...(isExtract(subject, context) && !isNitrogen ? { extract: 'available' as const } : {}),
+  };
+  context.subjects.set(figure, subject);
+  return figure;
+}
+
+/** On a lab slip, what water or a weak acid takes out. Forms of nitrogen have words of their own. */
+function isExtract(subject: NutrientSubject, context: Context): boolean {
+  if (context.provenance !== 'measured' || subject.share === 'total') return false;
+  return subject.extract || context.extract || subject.share === 'water';
+}
+
+/** Nitrogen from a crude protein figure. */
+export function fromProtein(
+  found: FoundValue,
+  factor: ProteinFactor,
+  place: Place,
+  context: Context,
+): AnalysisFigure | undefined {
+  const { perNitrogen } = PROTEIN_FACTORS[factor];
+  const value = found.value && scaleDeclared(found.value, 1 / perNitrogen, 3);
+  return figureOf(NITROGEN, found, { ...place, line: `${place.line} (protein ÷ ${perNitrogen})` }, context, value);
+}
+export const NITROGEN: NutrientSubject = {
+  kind: 'nutrient',
+  element: 'N',
+  basis: 'element',
+  form: undefined,
+  share: 'said',
+  extract: false,
+};
+
+/** Units of a share by mass, as parts of the whole. */
+const SHARES: Readonly<Partial<Record<AnalysisUnit, number>>> = { '%': 1e-2, 'g/kg': 1e-3, 'mg/kg': 1e-6 };
+/** Whether two values of one thing are the same but for rounding, in units of mass. */
+export function sameShare(a: AnalysisFigure, b: Pick<AnalysisFigure, 'value' | 'unit'>): boolean {
+  const [first, again] = [SHARES[a.unit], SHARES[b.unit]];
+  if (first === undefined || again === undefined) return false;
+  const [x, y] = [declaredRange(a.value).mid * first, declaredRange(b.value).mid * again];
+  return x > 0 && Math.abs(y / x - 1) < 0.02;
+}
+
+/** Values of a line, sorted by what they tell. */
+export interface Sorted {
+  readonly figures: AnalysisFigure[];
+  /** What is counted elsewhere or is no content, in words. */
+  readonly asides: string[];
+  /** Values without a name that is known. */
+  readonly unread: string[];
+  readonly told: Told[];
+  readonly choices: Choice[];
+  liming?: number;
+  /** Why nothing of the line can be taken. */
+  refused?: string;
+}
+export const nothingSorted = (): Sorted => ({ figures: [], asides: [], unread: [], told: [], choices: [] });
+
+const tell = (sorted: Sorted, found: FoundValue, fate: Told['fate'], why: string): void =>
+  void sorted.told.push({ start: found.start, end: found.end, fate, why });
+
+/** Sorts one value of a line by what its name speaks of. */
+export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Context): void {
+  const { found, before } = pair;
+  const aside = (why: string): void => {
+    sorted.asides.push(why);
+    tell(sorted, found, 'setAside', why);
+  };
+  const role = roleBefore(before);
+  if (role !== undefined) return aside(role);
+  const general = unitAmong(pair.name) ?? place.general;
+  const there = { ...place, general };
+  const subject = toldAs(pair.subject, context);
+  switch (subject?.kind) {
+    case undefined:
+    case 'several':
+      return nameless(sorted, pair, there, aside);
+    case 'either':
+      return either(sorted, subject, found, there, context);
+    case 'salt':
+      tell(sorted, found, 'asked', 'a salt');
+      sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`;
+      return;
+    case 'liming': {
+      if (found.unit !== '%' && found.unit !== undefined) return void sorted.unread.push(found.text);
+      if (found.value && (found.unit ?? general?.unit) === '%') {
+        sorted.liming = declaredRange(found.value).mid;
+        tell(sorted, found, 'taken', 'a liming effect');
+      } else sorted.unread.push(found.text);
+      return;
+    }
+    case 'moisture':
+    case 'dryMatter':
+      return moisture(subject.kind, found, general, context, aside, sorted);
+    case 'matter':
+    case 'soil':
+      return aside('what it is made of, no nutrient');
+    case 'protein': {
+      const figure = fromProtein(found, 'feed', there, context);
+      if (figure) take(sorted, figure, found);
+      else sorted.unread.push(found.text);
+      return;
+    }
+    case 'nutrient':
+      return nutrient(sorted, subject, pair, there, context, aside);
+  }
+}
+
+const take = (sorted: Sorted, figure: AnalysisFigure, found: FoundValue): void => {
+  sorted.figures.push(figure);
+  tell(sorted, found, 'taken', figureWords(figure));
+};
+
+function moisture(
+  kind: 'moisture' | 'dryMatter',
+  found: FoundValue,
+  general: TellingUnit | undefined,
+  context: Context,
+  aside: (why: string) => void,
+  sorted: Sorted,
+): void {
+  const read = found.value && inUnit(found, found.value, general ?? PERCENT);
+  const parts = read && SHARES[read.unit];
+  if (!read || parts === undefined || found.foreign !== undefined) return void sorted.unread.push(found.text);
+  const range = declaredRange(read.value);
+  const share = (found.bound === 'most' ? range.high : range.mid) * parts;
+  if (share > 1) return void sorted.unread.push(found.text);
+  if (found.bound === 'most') return aside('the most moisture there may be');
+  context.moisture = kind === 'moisture' ? share : 1 - share;
+  aside(`${formatGiven(Number((context.moisture * 100).toPrecision(4)))} % moisture`);
+}
+
+/** Names that are used for the oxide, where a heading says that all are elements. */
+function toldAs(subject: Subject | undefined, { told }: Context): Subject | undefined {
+  if (subject?.kind !== 'either' || told === undefined) return subject;
+  return { ...NITROGEN, element: subject.element, basis: told === 'element' ? 'element' : subject.oxide };
+}
+
+function either(
+  sorted: Sorted,
+  subject: Extract<Subject, { kind: 'either' }>,
+  found: FoundValue,
+  place: Place,
+  context: Context,
+): void {
+  const as = (basis: NutrientSubject['basis']): AnalysisFigure | undefined =>
+    figureOf({ ...NITROGEN, element: subject.element, basis }, found, place, context);
+  const choices = [as('element'), as(subject.oxide)].flatMap((f) => f ?? []);
+  tell(sorted, found, 'asked', `${subject.element} or ${formulaText(subject.oxide)}`);
+  sorted.refused = `${found.text} could be ${subject.element} or ${formulaText(subject.oxide)}: say which`;
+  for (const figure of choices) sorted.choices.push({ says: figureWords(figure), figures: [figure] });
+}
+
+/** A value without a name: the one before it said again, a second value of it, or nothing that is known. */
+function nameless(sorted: Sorted, { found, name }: Pair, place: Place, aside: (why: string) => void): void {
+  const last = sorted.figures.at(-1);
+  const read = found.value && inUnit(found, found.value, place.general);
+  const bare = !name.some((t) => t.kind === 'word' && t.means.size === 0);
+  if (bare && last && read && sameShare(last, read) && last.unit !== read.unit)
+    return aside(`said again as ${found.text}`);
+  // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
+  if (bare && last && !found.none && found.foreign === undefined) {
+    sorted.refused = `more than one value for ${analyteName(last.analyte)}: leave the one that is meant`;
+    const again = read && { ...last, ...read };
+    for (const figure of again ? [last, again] : [])
+      sorted.choices.push({ says: figureWords(figure), figures: [figure] });
+    tell(sorted, found, 'asked', 'a second value');
+    return;
+  }
+  sorted.unread.push(found.text);
+}
+
+const NOT_FOUND = (name: string): string =>
+  `${name} was not detected, but no limit is given: write it as < and the limit`;
+
+function nutrient(
+  sorted: Sorted,
+  subject: NutrientSubject,
+  pair: Pair,
+  place: Place,
+  context: Context,
+  aside: (why: string) => void,
+): void {
+  const { found, before } = pair;
+  const { analyte } = analyteOf(subject);
+  const name = analyteName(analyte);
+  if ((pair.ofPhosphate || found.of === 'P2O5') && subject.element !== 'P') return aside(PER_PHOSPHATE);
+  const basis = found.of === undefined ? subject.basis : basisOf(subject, found.of);
+  const part = isPart(before) && subject.element !== 'N';
+  const said: NutrientSubject = { ...subject, basis, share: part ? 'bound' : subject.share };
+  if (found.none) {
+    sorted.unread.push('');
+    sorted.refused = NOT_FOUND(name);
+    tell(sorted, found, 'notUnderstood', sorted.refused);
+    return;
+  }
+  if (found.bound === 'above') {
+    sorted.refused = `${name}, ${found.text}: more than can be told, expected a number`;
+    return;
+  }
+  const doubts = found.spaced ? [found.value] : [found.value, ...found.others];
+  const figures = doubts.flatMap((value) => figureOf(said, found, place, context, value) ?? []);
+  const [figure] = figures;
+  if (!figure) {
+    sorted.refused = `${name}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
+    tell(sorted, found, 'notUnderstood', 'no unit');
+    return;
+  }
+  if (figures.length > 1 || (found.spaced && /^(?:mg|ppm)/i.test(found.text.replace(/^[\d.,\s<]+/, '')))) {
+    const number = /\d[\d., ]*\d/.exec(found.text)?.[0] ?? found.text;
+    sorted.refused = twoNumbers(number, found.spaced);
+    for (const f of figures) sorted.choices.push({ says: figureWords(f), figures: [f] });
+    tell(sorted, found, 'asked', sorted.refused);
+    return;
+  }
+  take(sorted, figure, found);
+}
+const PER_PHOSPHATE = 'for each kg of P₂O₅, not of the product: say it as mg in a kg of the product';
+
+/** "mg P2O5/100 g" says what the number is of, whatever the name says. */
+function basisOf(subject: NutrientSubject, of: NonNullable<FoundValue['of']>): NutrientSubject['basis'] {
+  if (of === subject.element) return 'element';
+  return of.length > 2 ? (of as NutrientSubject['basis']) : subject.basis;
+}
+
+/** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
+const asNitrogen = (figure: AnalysisFigure): AnalysisFigure =>
+  elementOf(figure.analyte) === 'N' ? { ...figure, basis: 'element' } : figure;
+
+/** A bracket that says a figure again as its element is checked against it, not counted: "(3.5 % P)". */
+function restated(figure: AnalysisFigure, again: AnalysisFigure, text: string): Omit<Finding, 'path'> | undefined {
+  const stated = declaredRange(again.value).mid / compoundPerElement(again.basis);
+  const main = declaredRange(figure.value).mid / compoundPerElement(figure.basis);
+  if (sameInBracket(main, stated)) return undefined;
+  return {
+    code: 'bracket.differs',
+    severity: 'warning',
+    message: `${percentOf(figure)} ${symbolIn(elementOf(figure.analyte), figure.basis)} is ${formatGiven(Number(main.toPrecision(3)))} % ${elementOf(figure.analyte)}, but the bracket says ${text}.`,
+  };
+}
+
+/**
+ * What a bracket of a line tells: parts of nitrogen, a figure said again as its element, or figures of its own.
+ * @returns what is wrong with what it says again
+ */
+export function sortBracket(
+  sorted: Sorted,
+  bracket: Bracket,
+  pairs: readonly Pair[],
+  place: Place,
+  context: Context,
+): Omit<Finding, 'path'> | undefined {
+  const inner = nothingSorted();
+  const nth = pairs.filter((p) => p.found.end <= bracket.start).length - 1;
+  const outer = sorted.figures.length === pairs.length ? sorted.figures[nth] : sorted.figures[0];
+  for (const pair of bracket.pairs) {
+    const { found, subject } = pair;
+    const read = found.value && inUnit(found, found.value, place.general);
+    if (subject === undefined && outer && read && sameShare(outer, read))
+      inner.told.push({ start: found.start, end: found.end, fate: 'setAside', why: 'said again' });
+    else sortPair(inner, pair, place, context);
+  }
+  let finding: Omit<Finding, 'path'> | undefined;
+  for (const figure of inner.figures) {
+    const again = outer !== undefined && elementOf(figure.analyte) === elementOf(outer.analyte);
+    if (again && elementOf(figure.analyte) !== 'N')
+      finding ??= restated(outer, figure, bracket.pairs[0]?.found.text ?? bracket.text);
+    else sorted.figures.push(asNitrogen(figure));
+  }
+  sorted.told.push(...inner.told);
+  sorted.asides.push(...inner.asides);
+  sorted.unread.push(...inner.unread);
+  sorted.refused ??= inner.refused;
+  sorted.choices.push(...inner.choices);
+  return finding;
+}
