@@ -29,6 +29,9 @@ export interface BoundLine {
 }
 
 const known = (subject: Subject | undefined): boolean => subject !== undefined && subject.kind !== 'several';
+/** How much a name says: a nutrient more than what something is made of. */
+const weightOf = (subject: Subject | undefined): number =>
+  !known(subject) ? 0 : subject?.kind === 'matter' || subject?.kind === 'salt' ? 1 : 3;
 
 /** The words of a region that name something: all of it, else what a colon, a comma or a gap sets apart. */
 function nameOf(region: readonly Token[], side: 'ahead' | 'behind', inNitrogen: boolean): readonly Token[] {
@@ -102,19 +105,32 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
       ofPhosphate: isOfPhosphate(found, regions[i + 1] ?? [], names),
     }));
   const own = clauses(all, line)?.map(([ahead, behind]) => {
-    const name = nameOf(ahead, 'ahead', inNitrogen);
-    return known(subject(name)) ? name : nameOf(behind, 'behind', inNitrogen);
+    const names = [nameOf(ahead, 'ahead', inNitrogen), nameOf(behind, 'behind', inNitrogen)] as const;
+    return weightOf(subject(names[0])) >= weightOf(subject(names[1])) ? names[0] : names[1];
   });
   if (own && own.every((name) => known(subject(name)))) return { pairs: pairs(own), either: undefined };
   const ahead = regions.slice(0, -1).map((region) => nameOf(region, 'ahead', inNitrogen));
   const behind = regions.slice(1).map((region) => nameOf(region, 'behind', inNitrogen));
-  const count = (names: readonly (readonly Token[])[]): number => names.filter((n) => known(subject(n))).length;
+  const count = (names: readonly (readonly Token[])[]): number =>
+    names.reduce((sum, n) => sum + weightOf(subject(n)), 0);
   const [k, l] = [count(ahead), count(behind)];
   if (k > l) return { pairs: pairs(ahead), either: undefined };
   if (l > k) return { pairs: pairs(behind), either: undefined };
   if (values.length === 1)
     return { pairs: pairs(k > 0 || subject(ahead[0] ?? []) ? ahead : behind), either: undefined };
   return { pairs: pairs([]), either: k > 0 ? [pairs(ahead), pairs(behind)] : undefined };
+}
+
+const isNitrogen = ({ subject }: Pair): boolean => subject?.kind === 'nutrient' && subject.element === 'N';
+
+/** "15 % dont 6,5 % nitrique": what stands behind "of which" is bound by itself, as parts of what stands before. */
+function bindParts(tokens: readonly Token[], line: string, inNitrogen: boolean): Pick<BoundLine, 'pairs' | 'either'> {
+  const number = tokens.findIndex((t) => t.kind === 'number');
+  const at = tokens.findIndex((t, i) => i > number && tells(t, 'part') && tokens.slice(i).some((u) => u.kind === 'number'));
+  if (number < 0 || at < 0) return bind(regionsOf(tokens, line), line, inNitrogen);
+  const whole = bind(regionsOf(tokens.slice(0, at), line), line, inNitrogen);
+  const parts = bindParts(tokens.slice(at), line, inNitrogen || whole.pairs.some(isNitrogen));
+  return { pairs: [...whole.pairs, ...parts.pairs], either: whole.either ?? parts.either };
 }
 
 const OPEN = '([';
@@ -151,8 +167,8 @@ export function bindLine(tokens: readonly Token[], line: string, inNitrogen = fa
     return outside.length > 0 || inner.pairs.some((p) => known(p.subject));
   });
   const main = tokens.filter((_, i) => !apart.some(([from, to]) => i >= from && i <= to));
-  const bound = bind(regionsOf(main, line), line, inNitrogen);
-  const nitrogenAhead = bound.pairs.some((p) => p.subject?.kind === 'nutrient' && p.subject.element === 'N');
+  const bound = bindParts(main, line, inNitrogen);
+  const nitrogenAhead = bound.pairs.some(isNitrogen);
   const brackets = apart.map(([from, to]): Bracket => {
     const inside = tokens.slice(from + 1, to);
     const start = tokens[from]?.start ?? 0;

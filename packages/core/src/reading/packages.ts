@@ -1,4 +1,4 @@
-import { unitOf, type DecimalMark } from '../quantity/index.js';
+import { findUnit, unitOf, type DecimalMark } from '../quantity/index.js';
 import { isSign, tells, tokenize, type NumberToken, type Token, type UnitToken } from './tokens.js';
 import { plainWord } from './words/lookup.js';
 import { PACKAGE_WORDS, type WordRole } from './words/packageWords.js';
@@ -45,14 +45,25 @@ function countBefore(tokens: readonly Token[], from: number): { readonly count: 
     : { count: 1, from };
 }
 
+const MEASURES = ['mass', 'volume'];
+/** "Peso netto Kg 25" has its unit before: the symbols that a word names there. */
+function unitBefore(tokens: readonly Token[], at: number): UnitToken | undefined {
+  const word = tokens[at - 1];
+  const symbol = word?.kind === 'word' && tells(tokens[at - 2], 'net') ? findUnit(word.text)?.symbol : undefined;
+  return word && symbol !== undefined && MEASURES.includes(unitOf(symbol).dimension)
+    ? { kind: 'unit', text: word.text, start: word.start, end: tokens[at]?.end ?? word.end, units: [symbol] }
+    : undefined;
+}
+
 function amountsIn(tokens: readonly Token[]): readonly Amount[] {
   return tokens.flatMap((number, i): Amount[] => {
+    if (number.kind !== 'number' || number.readings.every((r) => r <= 0)) return [];
     // "50-lb bag" has a hyphen between.
     const at = isSign(tokens[i + 1], '-') ? i + 2 : i + 1;
     const unit = tokens[at];
-    if (number.kind !== 'number' || unit?.kind !== 'unit') return [];
-    const weighs = unit.units.every((u) => ['mass', 'volume'].includes(unitOf(u).dimension));
-    if (!weighs || number.readings.every((r) => r <= 0)) return [];
+    const before = unit?.kind === 'unit' ? undefined : unitBefore(tokens, i);
+    if (before) return [{ number, unit: before, from: i - 1, to: i, count: 1 }];
+    if (unit?.kind !== 'unit' || !unit.units.every((u) => MEASURES.includes(unitOf(u).dimension))) return [];
     return [{ number, unit, to: at, ...countBefore(tokens, i) }];
   });
 }
@@ -89,6 +100,10 @@ const isRate = (tokens: readonly Token[], { from, to }: Amount): boolean => {
   return stroke || per || range || each;
 };
 
+/** The mark of an estimated quantity, or the letter that copying makes of it. */
+const isEstimated = (tokens: readonly Token[], to: number): boolean =>
+  isSign(tokens[to + 1], '℮') || (tokens[to + 1]?.text === 'e' && to + 2 === tokens.length);
+
 /** How much speaks for an amount being what a package holds. */
 function evidence(tokens: readonly Token[], amount: Amount): number {
   const [before, behind] = [near(tokens, amount.from, -1), near(tokens, amount.to, 1)];
@@ -102,7 +117,7 @@ function evidence(tokens: readonly Token[], amount: Amount): number {
   return (
     (any('net') ? 3 : 0) +
     (any('pack') ? 2 : 0) +
-    (behind.some((t) => isSign(t, '℮')) ? 3 : 0) +
+    (isEstimated(tokens, amount.to) ? 3 : 0) +
     (amount.count > 1 ? 2 : 0) +
     (alone ? 2 : 0) -
     (used ? 3 : 0) -

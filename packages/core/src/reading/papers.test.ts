@@ -1,5 +1,6 @@
 import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
+import { MORE_LABELS } from '../../test/papers/moreLabels.js';
 import type { Paper } from '../../test/papers/paper.js';
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
 
@@ -11,7 +12,7 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
-const PAPERS = [...LABELS, ...COUNTRY_LABELS];
+const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS];
 const read = ({ text, measured }: Paper) => readLabel(text, measured ? 'measured' : 'label');
 
 describe('whole papers', () => {

@@ -28,7 +28,7 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
     nl: 'netto|nettogewicht|netto gewicht|inhoud|netto inhoud|gewicht|nettomassa',
     pt: 'liquido|peso liquido|massa liquida|conteudo|conteudo liquido|volume liquido|peso',
     pl: 'netto|masa netto|waga netto|zawartosc|zawartosc netto|pojemnosc|objetosc netto|masa|waga',
-    sv: 'netto|nettovikt|nettovaegt|nettovagt|innehall|indhold|nettoindhold|nettoinnehall|vikt|vaegt',
+    sv: 'netto|nettovikt|nettovaegt|nettovagt|innehall|indhold|innhold|nettoinnhold|nettoindhold|nettoinnehall|vikt|vaegt',
   },
   gross: {
     en: 'gross|gross weight|gross wt|tare|shipping weight',
