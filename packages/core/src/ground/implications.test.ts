@@ -4,7 +4,7 @@ import { NO_UNIT, ofWhat } from '../quantity/index.js';
 import { condition } from './conditions.js';
 import { soilImplications } from './implications.js';
 import type { SoilReport } from './soilReport.js';
-import { readSoilSlip } from './readSoilSlip.js';
+import { readSoilSlip } from './slip/index.js';
 
 const report = (text: string): SoilReport => ({
   sampledOn: '2026-02-01',

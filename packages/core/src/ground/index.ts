@@ -19,7 +19,7 @@ export {
   type SoilUnit,
   soilUnits,
 } from './soilReport.js';
-export { readSoilSlip } from './readSoilSlip.js';
+export { readSoilSlip, type SoilChoice, type SoilLine } from './slip/index.js';
 export { type Condition, condition, CONDITION_NAMES, CONDITIONS, soilPH } from './conditions.js';
 export { type Implication } from './implication.js';
 export { type Lime, soilImplications } from './implications.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { wheatStrip } from '../../test/bags.js';
 import { condition, CONDITIONS, reportSar } from './conditions.js';
-import { readSoilSlip } from './readSoilSlip.js';
+import { readSoilSlip } from './slip/index.js';
 import {
   inMgPerKg,
   soilClass,

@@ -9,6 +9,8 @@ export interface Pair {
   readonly subject: Subject | undefined;
   /** What stands between the value before and this one. */
   readonly before: readonly Token[];
+  /** What stands behind it and speaks of it. */
+  readonly behind: readonly Token[];
   /** "20 mg/kg P2O5" of a metal: a share of the phosphate, none of the product. */
   readonly ofPhosphate: boolean;
 }
@@ -58,6 +60,14 @@ function isOfPhosphate(found: FoundValue, behind: readonly Token[], names: reado
   return perKg && next !== undefined && tells(next, 'ox.P2O5') && !names.some((name) => name.includes(next));
 }
 
+/** What stands behind a value and is its own: a bracket straight behind it, or the rest of the line up to the end of the clause. */
+function ownBehind(region: readonly Token[], line: string, isLast: boolean): readonly Token[] {
+  const close = isSign(region[0], '(') ? region.findIndex((t) => isSign(t, ')')) : -1;
+  if (close > 0) return region.slice(0, close);
+  const end = region.findIndex((t) => isEnd(t, line));
+  return isLast ? region.slice(0, end < 0 ? region.length : end) : [];
+}
+
 interface Regions {
   readonly values: readonly FoundValue[];
   /** One more than there are values: what stands before, between and behind them. */
@@ -102,6 +112,7 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
       name: names[i] ?? [],
       subject: subject(names[i] ?? []),
       before: regions[i] ?? [],
+      behind: ownBehind(regions[i + 1] ?? [], line, i === values.length - 1),
       ofPhosphate: isOfPhosphate(found, regions[i + 1] ?? [], names),
     }));
   const own = clauses(all, line)?.map(([ahead, behind]) => {
@@ -126,7 +137,9 @@ const isNitrogen = ({ subject }: Pair): boolean => subject?.kind === 'nutrient' 
 /** "15 % dont 6,5 % nitrique": what stands behind "of which" is bound by itself, as parts of what stands before. */
 function bindParts(tokens: readonly Token[], line: string, inNitrogen: boolean): Pick<BoundLine, 'pairs' | 'either'> {
   const number = tokens.findIndex((t) => t.kind === 'number');
-  const at = tokens.findIndex((t, i) => i > number && tells(t, 'part') && tokens.slice(i).some((u) => u.kind === 'number'));
+  const at = tokens.findIndex(
+    (t, i) => i > number && tells(t, 'part') && tokens.slice(i).some((u) => u.kind === 'number'),
+  );
   if (number < 0 || at < 0) return bind(regionsOf(tokens, line), line, inNitrogen);
   const whole = bind(regionsOf(tokens.slice(0, at), line), line, inNitrogen);
   const parts = bindParts(tokens.slice(at), line, inNitrogen || whole.pairs.some(isNitrogen));

@@ -136,9 +136,12 @@ export function rowOf(pairs: readonly Pair[], columns: readonly Column[], sample
   if (!picked) return several ? { pair: undefined, unit: undefined, dry: false, told } : undefined;
   const value = picked.found.none && limit ? belowLimit(picked.found, limit) : picked.found;
   const column = under[main];
+  // A unit behind the row's last value holds for all of them.
+  const last = pairs.map((p) => p.found).find((f) => f.unit !== undefined);
+  const behind = last?.unit === undefined ? undefined : { unit: last.unit, factor: last.factor, text: last.text };
   return {
     pair: { ...picked, found: value, name, before: [], subject: subjectOf(name) },
-    unit: column?.unit && unitAmong([column.unit]),
+    unit: (column?.unit && unitAmong([column.unit])) ?? behind,
     dry: column?.role === 'dry',
     told,
   };

@@ -82,7 +82,7 @@ function stackRows(
     const pairs = (rowValues(lines[row] as Prepared, many) ?? []).map((found, n): Pair => {
       const { tokens = [], subject } = head.names[n] ?? {};
       const unit = units[n];
-      return { found, name: unit ? [...tokens, unit] : tokens, subject, before: [], ofPhosphate: false };
+      return { found, name: unit ? [...tokens, unit] : tokens, subject, before: [], behind: [], ofPhosphate: false };
     });
     stacks.set(row, { kind: 'row', pairs, label: label(row), several: rows.length > 1 });
   }

@@ -45,7 +45,9 @@ const unitIn = (cell: readonly Token[]): ContentToken | undefined =>
 
 /** "Bed A", "Sample 2": one of several things side by side. */
 const isSample = (cell: readonly Token[]): boolean =>
-  cell.length > 1 && tells(cell[0], 'sample') && cell.slice(1).every((t) => !roleOf(t) || tells(t, 'sample'));
+  (cell.length === 2 || cell.length === 3) &&
+  tells(cell[0], 'sample') &&
+  cell.slice(1).every((t) => t.kind === 'number' || (t.kind === 'word' && roleOf(t) === undefined));
 
 function columnOf(cell: readonly Token[], line: string): Column | undefined {
   const { start, end } = spanOf(cell);
@@ -64,9 +66,11 @@ function columnsByWords(tokens: readonly Token[], line: string): readonly Column
     const role = roleOf(token);
     return role ? [{ i, role }] : [];
   });
-  return starts.map(({ i, role }, n) => {
+  return starts.flatMap(({ i, role }, n): readonly Column[] => {
     const cell = tokens.slice(i, starts[n + 1]?.i ?? tokens.length);
-    return { role, text: line.slice(spanOf(cell).start, spanOf(cell).end).trim(), unit: unitIn(cell), ...spanOf(cell) };
+    if (role === 'sample' && !isSample(cell)) return [];
+    const text = line.slice(spanOf(cell).start, spanOf(cell).end).trim();
+    return [{ role, text, unit: unitIn(cell), ...spanOf(cell) }];
   });
 }
 

@@ -135,7 +135,13 @@ function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
     const touches = (other: Token | undefined): boolean =>
       other !== undefined && (other.end === token.start || other.start === token.end) && isPlainWord(other);
     const strict = token.text !== symbol || token.text.length === 1 || ['As', 'Co', 'Se', 'Si'].includes(symbol);
-    const among = isPlainWord(before) || isPlainWord(behind) || touches(before) || touches(behind);
+    const among =
+      isSign(before, '&') ||
+      isSign(behind, '&') ||
+      isPlainWord(before) ||
+      isPlainWord(behind) ||
+      touches(before) ||
+      touches(behind);
     const small = token.text !== symbol && token.text === token.text.toLowerCase();
     const alone = !small || ((!behind || behind.kind !== 'word') && (!before || before.kind !== 'word'));
     return (strict && among) || !alone ? token : { ...token, means: new Set<Meaning>([`el.${symbol}`]) };

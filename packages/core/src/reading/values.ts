@@ -113,7 +113,10 @@ export function valuesIn(tokens: readonly Token[], line: string): readonly Found
 
 /** "Sample 2", "Bed 4": a number that only tells which. */
 const isLabel = (tokens: readonly Token[], at: number): boolean =>
-  tells(tokens[at - 1], 'sample', 'reference') && tokens[at + 1]?.kind !== 'content';
+  tells(tokens[at - 1], 'sample', 'reference') &&
+  /^\d+$/.test(tokens[at]?.text ?? '') &&
+  (tokens[at]?.start ?? 0) - (tokens[at - 1]?.end ?? 0) <= 1 &&
+  tokens[at + 1]?.kind !== 'content';
 
 /** "% K 3.6 % Mg 17.2" has its units before: the line begins with one, and its last number has none. */
 function unitsAhead(tokens: readonly Token[]): boolean {

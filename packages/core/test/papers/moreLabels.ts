@@ -349,13 +349,7 @@ Calcium 14.3% Ca (20% CaO)
 Magnesium 1.8 % Mg (3 % MgO)
 Silica (SiO2) 32 %
 1000 kg big bag`,
-    figures: [
-      'P element 2.6 %',
-      'K element 8.3 %',
-      'Ca element 14.3 %',
-      'Mg element 1.8 %',
-      'Si SiO2 32 %',
-    ],
+    figures: ['P element 2.6 %', 'K element 8.3 %', 'Ca element 14.3 %', 'Mg element 1.8 %', 'Si SiO2 32 %'],
     packages: ['1000 kg'],
   },
   {

@@ -1,5 +1,5 @@
-import { tells, type MethodWord, type SoilWord, type Token } from '../reading/index.js';
-import type { SoilAnalyte, SoilMethod } from './soilReport.js';
+import { tells, type MethodWord, type SoilWord, type Token } from '../../reading/index.js';
+import type { SoilAnalyte, SoilMethod } from '../soilReport.js';
 
 /** What a soil report keeps of what a paper names. */
 export const KEPT: Readonly<Partial<Record<SoilWord, SoilAnalyte>>> = {
@@ -14,7 +14,7 @@ export const KEPT: Readonly<Partial<Record<SoilWord, SoilAnalyte>>> = {
   carbonate: 'freeLime',
 };
 
-const SHARE_OF_EXCHANGE = 'a share of the exchange: worked out here from the cations';
+export const SHARE_OF_EXCHANGE = 'a share of the exchange: worked out here from the cations';
 /** What looks like a figure of the soil and is another thing, in words. */
 export const OTHER_THINGS: Readonly<Partial<Record<SoilWord, string>>> = {
   buffer: 'a buffer pH: it tells of lime, and is not the soil’s own pH',
@@ -26,8 +26,6 @@ export const OTHER_THINGS: Readonly<Partial<Record<SoilWord, string>>> = {
   carbon: 'organic carbon: write it as organic matter, by the factor of your laboratory',
   index: 'an index is a class, no amount: expected the figure it stands for, in mg/kg or mg/L',
 };
-export { SHARE_OF_EXCHANGE };
-
 const METHODS: Readonly<Record<MethodWord, SoilMethod>> = {
   olsen: 'olsen',
   bray: 'bray',

@@ -1,0 +1,2 @@
+export { readSoilSlip, type SoilLine } from './readSoilSlip.js';
+export type { SoilChoice } from './figures.js';

@@ -1,0 +1,256 @@
+import { declaredRange, decimalMarkIn, formatGiven } from '../../quantity/index.js';
+import {
+  bindLine,
+  columnsIn,
+  fatesOf,
+  freeUnit,
+  joined,
+  linesOf,
+  ofAll,
+  prepared,
+  roleBefore,
+  rowOf,
+  stackedBelow,
+  subjectOf,
+  tells,
+  unitAmong,
+  withLimits,
+  type BoundLine,
+  type Column,
+  type Fate,
+  type FoundValue,
+  type Pair,
+  type Prepared,
+  type Stack,
+  type TellingUnit,
+  type Told,
+  type Token,
+} from '../../reading/index.js';
+import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, type SoilFigure, type SoilMethod } from '../soilReport.js';
+import { outcomeOf, retold, tradeOnly, type Clause, type Outcome, type SoilChoice } from './figures.js';
+import { methodIn, OTHER_THINGS, SHARE_OF_EXCHANGE } from './words.js';
+
+export interface SoilLine {
+  readonly number: number;
+  readonly text: string;
+  readonly figure: SoilFigure | undefined;
+  /** What it was taken to be, or why not. */
+  readonly says: string;
+  readonly choices: readonly SoilChoice[];
+  /** Every number of the line, and what became of it; told once where a line has several figures. */
+  readonly numbers: readonly Fate[];
+}
+
+/** What lines before have said about lines to come. */
+interface Context {
+  method: SoilMethod;
+  unit: TellingUnit | undefined;
+  columns: readonly Column[] | undefined;
+  /** Of several beds, the one a person chose. */
+  sample: string | undefined;
+  /** A heading said that what follows are shares of the exchange. */
+  shares: boolean;
+}
+
+interface Piece {
+  readonly outcome: Outcome;
+  readonly found: FoundValue;
+}
+const withoutIndex = (name: readonly Token[]): readonly Token[] => name.filter((t) => !tells(t, 'of.index'));
+
+/** The values of a line with their names; a value behind an index or what is wanted has the name before it. */
+function piecesOf(bound: BoundLine, line: Clause): readonly Piece[] {
+  let before: Pair | undefined;
+  const pairs = joined(withLimits(bound.pairs, bound.brackets));
+  const single = pairs.length === 1 && bound.brackets.length === 0;
+  const pieces = [...pairs, ...bound.brackets.flatMap((b) => b.pairs)].map((pair): Piece => {
+    const { found } = pair;
+    const role = roleBefore(pair.before);
+    const index = pair.before.some((t) => tells(t, 'of.index'));
+    const own = tradeOnly(pair.subject, pair.name);
+    const inherited = before && tradeOnly(subjectOf(withoutIndex(before.name)), before.name);
+    if (pair.subject) before = pair;
+    if (role !== undefined) return { found, outcome: { says: role, fate: 'setAside' } };
+    if (index && found.unit === undefined)
+      return { found, outcome: { says: OTHER_THINGS.index ?? '', fate: 'setAside' } };
+    const named = index && own?.kind === 'soil' ? tradeOnly(subjectOf(withoutIndex(pair.name)), pair.name) : own;
+    const subject = named ?? (line.shares ? undefined : inherited);
+    if (!subject)
+      return {
+        found,
+        outcome: line.shares
+          ? { says: SHARE_OF_EXCHANGE, fate: 'setAside' }
+          : { says: 'a number without a name that is known', fate: 'notUnderstood' },
+      };
+    const name = own ? pair.name : (before?.name ?? []);
+    const words = single ? line.words : [...name, ...pair.before, ...pair.behind];
+    return { found, outcome: outcomeOf({ ...pair, name: own ? pair.name : [] }, subject, { ...line, words }) };
+  });
+  return oneEach(pieces);
+}
+
+/** Of two values of one thing in a line the first counts, if the other is it in another unit; else both are told. */
+function oneEach(pieces: readonly Piece[]): readonly Piece[] {
+  return pieces.map((piece, i) => {
+    const { figure } = piece.outcome;
+    const first = pieces
+      .slice(0, i)
+      .map((p) => p.outcome.figure)
+      .find((f) => f && figure && f.analyte === figure.analyte && f.method === figure.method);
+    if (!first || !figure) return piece;
+    const [a, b] = [declaredRange(first.value).mid, declaredRange(figure.value).mid];
+    const same = first.unit !== figure.unit || Math.abs(b / (a || 1) - 1) < 0.05;
+    const says = same
+      ? `said again as ${piece.found.text}`
+      : `a second figure for ${SOIL_ANALYTE_NAMES[figure.analyte]}, ${formatGiven(b)}: leave the one that is meant`;
+    return { ...piece, outcome: { says, fate: same ? 'setAside' : 'asked' } };
+  });
+}
+
+const MOST_LINES = 200;
+const LONGEST_LINE = 200;
+
+/** What a line without values says of those below it. */
+function heading({ tokens }: Pick<Prepared, 'tokens'>, context: Context): string {
+  const method = methodIn(tokens);
+  const unit = unitAmong(tokens);
+  const saturation = tokens.some((t) => tells(t, 'of.saturation'));
+  if (method) context.method = method;
+  if (unit && !saturation) context.unit = unit;
+  const goesOn = unit === undefined && !method && !tokens.some((t) => tells(t, 'section'));
+  context.shares = saturation || (context.shares && goesOn);
+  if (saturation) return 'shares of the exchange follow: they are worked out here from the cations';
+  const from = unit ? retold(unit.text) : '';
+  const shown = unit?.unit === 'kg/ha' && from ? 'mg/kg' : unit?.unit;
+  const told = [method && SOIL_METHOD_NAMES[method], shown, from].filter(Boolean).join(', ');
+  return told ? `holds for the lines below: ${told}` : 'words without figures';
+}
+/** A line without values may still have the number of a class. */
+const headingOrIndex = (p: Prepared, context: Context): string =>
+  subjectOf(p.tokens)?.kind === 'soil' && p.tokens.some((t) => tells(t, 'of.index'))
+    ? (OTHER_THINGS.index ?? '')
+    : heading(p, context);
+
+/** What a line was read as: a line of the reading for each of its figures. */
+interface LineRead {
+  readonly lines: readonly Pick<SoilLine, 'figure' | 'says' | 'choices'>[];
+  readonly told: readonly Told[];
+}
+const only = (says: string, choices: readonly SoilChoice[] = [], told: readonly Told[] = []): LineRead => ({
+  lines: [{ figure: undefined, says, choices }],
+  told,
+});
+
+/** A line that names several beds side by side or below: one is chosen. */
+function severalBeds(labels: readonly string[], context: Context, choice: string | undefined): LineRead {
+  context.sample = labels.find((l) => l === choice);
+  const choices = labels.map((says) => ({ says, figure: undefined }));
+  return context.sample === undefined
+    ? only(`several beds, ${labels.join(', ')}: say which one is meant`, choices)
+    : only(`a heading: ${context.sample} is taken, as you said`, choices);
+}
+const SEVERAL = 'figures of several beds: say above which one is meant';
+
+/** A heading of columns: what it says holds for the rows below. */
+function tableHead(p: Prepared, columns: readonly Column[], choice: string | undefined, context: Context): LineRead {
+  context.columns = columns;
+  const said = heading({ tokens: p.tokens.filter((t) => !columns.some((c) => c.unit === t)) }, context);
+  const beds = columns.filter((c) => c.role === 'sample').map((c) => c.text);
+  if (beds.length > 1) return severalBeds(beds, context, choice);
+  return only(said.startsWith('holds') ? said : 'a heading: what was found is taken');
+}
+
+function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefined, context: Context): LineRead {
+  if (stack?.kind === 'rows') return severalBeds(stack.labels, context, choice);
+  if (stack?.kind === 'head') return only('names, with their values below');
+  const columns = p.values.length === 0 ? columnsIn(p.tokens, p.line) : undefined;
+  if (columns) return tableHead(p, columns, choice, context);
+  if (p.values.length === 0) return only(headingOrIndex(p, context));
+  if (stack?.kind === 'row' && stack.several && stack.label !== context.sample) return only(SEVERAL);
+  const bound: BoundLine =
+    stack?.kind === 'row'
+      ? { pairs: stack.pairs, either: undefined, brackets: [] }
+      : bindLine(stack?.kind === 'value' ? [...stack.ahead, ...p.tokens] : p.tokens, p.line);
+  const table = stack === undefined && bound.brackets.length === 0 ? context.columns : undefined;
+  const row = table && rowOf(bound.pairs, table, context.sample);
+  if (row && !row.pair) return only(SEVERAL, [], row.told);
+  const found = bound.pairs.map((q) => q.found);
+  const clause: Clause = {
+    general: row?.unit ?? freeUnit(p.tokens, found) ?? context.unit,
+    words: p.tokens,
+    shares: context.shares || p.tokens.some((t) => tells(t, 'of.saturation')),
+    method: context.method,
+  };
+  const pieces = piecesOf(row?.pair ? { pairs: [row.pair], either: undefined, brackets: [] } : bound, clause);
+  const told = pieces.map(({ found: { start, end }, outcome: { fate, says: why } }): Told => ({
+    start,
+    end,
+    fate,
+    why,
+  }));
+  return { lines: linesFrom(pieces), told: [...(row?.told ?? []), ...told] };
+}
+
+/** The figures of a line, each a line of the reading; what is set aside beside one is told with it. */
+function linesFrom(pieces: readonly Piece[]): LineRead['lines'] {
+  const outcomes = pieces.map((p) => p.outcome);
+  const taken = outcomes.filter((o) => o.figure);
+  const asked = outcomes.filter((o) => o.fate === 'asked');
+  const missed = outcomes.filter((o) => o.fate === 'notUnderstood');
+  const telling = [...taken, ...asked, ...(taken.length + asked.length > 0 ? [] : missed)];
+  const wanted = outcomes.some((o) => o.says === 'what is wanted, not what is there');
+  return (telling.length > 0 ? telling : outcomes.slice(0, 1)).map(({ figure, says, choices }) => ({
+    figure,
+    says: wanted && figure ? `${says}, what is wanted is set aside` : says,
+    choices: choices ?? [],
+  }));
+}
+
+/** A line as a person's choice among its readings has it. */
+function settled(line: LineRead['lines'][number], choice: string | undefined): LineRead['lines'][number] {
+  const chosen = line.choices.find((c) => c.figure && c.says === choice);
+  return chosen ? { ...line, figure: chosen.figure, says: `${chosen.says}, as you said` } : line;
+}
+
+/**
+ * Reads a soil report as pasted text or as a CSV's rows joined by spaces: its figures with unit and method, what could be several things, and what
+ * became of every number. A line that names only a method or a unit holds for the lines after it. Nothing is guessed.
+ * @param chosen a person's word on lines in doubt, by line number: the words of the choice
+ * @example readSoilSlip('pH 6.4\nPhosphorus (Olsen) 32 mg/kg')
+ */
+export function readSoilSlip(text: string, chosen: Readonly<Record<number, string>> = {}): readonly SoilLine[] {
+  const all = linesOf(text);
+  const lines = all.slice(0, MOST_LINES).map((raw) => raw.slice(0, 2 * LONGEST_LINE));
+  const mark = decimalMarkIn(lines.join('\n'));
+  const ready = lines.map((raw) => prepared(raw, mark));
+  const { unit } = ofAll(ready);
+  const context: Context = { method: 'notSaid', unit, columns: undefined, sample: undefined, shares: false };
+  const stacks = stackedBelow(ready);
+  const read = ready.flatMap((p, i): readonly SoilLine[] => {
+    const number = i + 1;
+    const shown = p.printed
+      .replace(/[\t;|]/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim()
+      .slice(0, LONGEST_LINE);
+    const found = shown === '' ? only('') : readLine(p, stacks.get(i), chosen[number], context);
+    const fate = found.lines.some((l) => l.figure) ? 'notUnderstood' : 'setAside';
+    const whole: Told = { start: 0, end: p.printed.length, fate, why: found.lines[0]?.says ?? '' };
+    const numbers = fatesOf(p.printed, [...found.told, ...p.asides, whole]);
+    return found.lines.map((line, nth) => ({
+      number,
+      text: shown,
+      ...settled(line, chosen[number]),
+      numbers: nth === 0 ? numbers : [],
+    }));
+  });
+  return all.length > MOST_LINES ? [...read, beyond(all[MOST_LINES] ?? '')] : read;
+}
+const beyond = (text: string): SoilLine => ({
+  number: MOST_LINES + 1,
+  text: text.slice(0, LONGEST_LINE),
+  figure: undefined,
+  says: `not read, nor is what follows: expected at most ${MOST_LINES} lines`,
+  choices: [],
+  numbers: [],
+});
