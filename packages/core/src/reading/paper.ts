@@ -23,7 +23,7 @@ export function printedLine(raw: string): string {
     .slice(0, MOST_PER_LINE)
     .replace(/[₀-₉]/g, (digit) => String(SUBSCRIPTS.indexOf(digit)))
     .replace(/[％﹪：，∕⁄～]/g, (sign) => SIGNS[sign] ?? sign)
-    .replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u00a0\u200b-\u200f\u202f\ufeff\u2007\u2009]/g, ' ')
+    .replace(/[^\t\P{Cc}]|[\u00a0\u200b-\u200f\u202f\ufeff\u2007\u2009]/gu, ' ')
     .replace(/[.·•…_]{2,}|(?<=\s)[.·•…](?=\s[.·•…]|\s\s|\s\d)/g, (leader) => ' '.repeat(leader.length))
     .trimEnd();
 }

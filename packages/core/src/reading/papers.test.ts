@@ -1,6 +1,7 @@
 import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
 import { MORE_LABELS } from '../../test/papers/moreLabels.js';
+import { ORGANIC_LABELS } from '../../test/papers/organicLabels.js';
 import type { Paper } from '../../test/papers/paper.js';
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
 
@@ -12,7 +13,7 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
-const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS];
+const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS];
 const read = ({ text, measured }: Paper) => readLabel(text, measured ? 'measured' : 'label');
 
 describe('whole papers', () => {

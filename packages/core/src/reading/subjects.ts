@@ -166,32 +166,40 @@ const isSaltOf = (means: Means, elements: readonly Nutrient[]): boolean => {
   return first !== 'P' && (bound || sulphate || chloride || means.has('anion.carbonate'));
 };
 
+/** What words for oxides name without a word for their element: phosphate, potash. */
+function tradeSubject(means: Means): Subject | undefined {
+  if (means.has('salt') || means.has('method.KCl') || means.has('method.CaCl2')) return { kind: 'salt' };
+  const [traded, other] = tradesIn(means);
+  const oxide = traded && TRADE[traded]?.oxide;
+  return traded && oxide && other === undefined ? nutrient(means, traded, oxide) : undefined;
+}
+const tradesIn = (means: Means): readonly Nutrient[] =>
+  (['P', 'K', 'Mg', 'Si'] as const).filter((e) => means.has(TRADE[e]?.meaning as Meaning));
+
+/** One element by its word or symbol: as such, as its oxide, or as either. */
+function oneElement(means: Means, element: Nutrient): Subject {
+  const traded = tradesIn(means)[0] === element ? TRADE[element]?.oxide : undefined;
+  if (traded && !means.has('oxide')) return { kind: 'either', element, oxide: traded };
+  if (traded) return nutrient(means, element, traded);
+  if (element === 'Ca' && means.has('anion.carbonate')) return nutrient(means, 'Ca', 'CaCO3');
+  if (isSaltOf(means, [element])) return { kind: 'salt' };
+  if (!means.has('oxide')) return nutrient(means, element, 'element');
+  const oxide = OXIDES.find((o) => o.element === element);
+  return oxide ? nutrient(means, element, oxide.basis) : { kind: 'salt' };
+}
+
 function elementSubject(means: Means): Subject | undefined {
   const { elements, compounds } = named(means);
-  const [compound] = compounds;
-  if (compounds.length > 1) return { kind: 'several' };
+  const [compound, otherCompound] = compounds;
+  const [first, second] = elements;
+  if (otherCompound !== undefined) return { kind: 'several' };
   if (compound !== undefined) {
     const element = ELEMENT_OF.get(compound) as Nutrient;
     return elements.some((e) => e !== element) ? { kind: 'several' } : nutrient(means, element, compound);
   }
-  const [first, second] = elements;
-  const oxides = (['P', 'K', 'Mg', 'Si'] as const).filter((e) => means.has(TRADE[e]?.meaning as Meaning));
-  const [traded] = oxides;
-  if (first === undefined) {
-    if (means.has('salt') || means.has('method.KCl') || means.has('method.CaCl2')) return { kind: 'salt' };
-    const oxide = traded && TRADE[traded]?.oxide;
-    return traded && oxide && oxides.length === 1 ? nutrient(means, traded, oxide) : undefined;
-  }
-  if (second === undefined && traded === first) {
-    const oxide = TRADE[first]?.oxide as CompoundBasis;
-    return means.has('oxide') ? nutrient(means, first, oxide) : { kind: 'either', element: first, oxide };
-  }
-  if (first === 'Ca' && second === undefined && means.has('anion.carbonate')) return nutrient(means, 'Ca', 'CaCO3');
-  if (isSaltOf(means, elements)) return { kind: 'salt' };
-  if (second !== undefined) return { kind: 'several' };
-  if (!means.has('oxide')) return nutrient(means, first, 'element');
-  const oxide = OXIDES.find((o) => o.element === first);
-  return oxide ? nutrient(means, first, oxide.basis) : { kind: 'salt' };
+  if (first === undefined) return tradeSubject(means);
+  if (second === undefined) return oneElement(means, first);
+  return isSaltOf(means, elements) ? { kind: 'salt' } : { kind: 'several' };
 }
 
 /**

@@ -170,29 +170,31 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
   return withSymbols(tokens, line);
 }
 
+/** "mg/kg DM": letters behind a unit that put it on dry matter. */
+function dryAt(line: string, at: number, last: Token | undefined): Token | undefined {
+  const dry = last?.kind === 'content' ? match(DRY_BEHIND, line, last.end) : undefined;
+  const end = (last?.end ?? 0) + (dry?.length ?? 0);
+  return dry === undefined || at >= end
+    ? undefined
+    : { kind: 'word', text: line.slice(at, end), start: at, end, means: new Set<Meaning>(['basis.dry']) };
+}
+
+function contentAt(line: string, at: number): Token | undefined {
+  const found = unitAt(line, at);
+  if (!found) return undefined;
+  const { end, unit, factor, of } = found;
+  return { kind: 'content', text: line.slice(at, end), start: at, end, unit, factor, of };
+}
+
 function tokenAt(line: string, at: number, before: readonly Token[], mark: DecimalMark | undefined): Token {
   const char = line[at] ?? '';
   const last = before.at(-1);
-  const number = /[\d½¼¾⅓⅔⅛.]/.test(char) ? numberAt(line, at, mark) : undefined;
-  if (number) return number;
-  const unit = unitAt(line, at);
-  if (unit) {
-    const { end, unit: told, factor, of } = unit;
-    return { kind: 'content', text: line.slice(at, end), start: at, end, unit: told, factor, of };
-  }
-  const dry = last?.kind === 'content' ? match(DRY_BEHIND, line, last.end) : undefined;
-  if (dry !== undefined && at < (last?.end ?? 0) + dry.length)
-    return {
-      kind: 'word',
-      text: line.slice(at, (last?.end ?? 0) + dry.length),
-      start: at,
-      end: (last?.end ?? 0) + dry.length,
-      means: new Set<Meaning>(['basis.dry']),
-    };
   const behindNumber = last?.kind === 'number' || line[at - 1] === '-';
-  const measure = behindNumber ? measureAt(line, at) : undefined;
-  if (measure) return measure;
   return (
+    (/[\d½¼¾⅓⅔⅛.]/.test(char) ? numberAt(line, at, mark) : undefined) ??
+    contentAt(line, at) ??
+    dryAt(line, at, last) ??
+    (behindNumber ? measureAt(line, at) : undefined) ??
     (char === ESTIMATED ? undefined : wordAt(line, at)) ?? {
       kind: 'sign',
       text: char,

@@ -1,6 +1,6 @@
 import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
 import type { DeclaredValue } from '../quantity/index.js';
-import { isSign, tells, type NumberToken, type Token } from './tokens.js';
+import { isSign, tells, type ContentToken, type NumberToken, type Token } from './tokens.js';
 import type { FigureUnit } from './units.js';
 
 /** What bounds a value: a guarantee, a ceiling, less than a limit, or more than can be told. */
@@ -152,36 +152,51 @@ function smallReading({ text, readings }: NumberToken): readonly number[] {
   return /^\d{1,3}[.,]\d{3}$/.test(text) ? [Number(text.replace(',', '.'))] : readings;
 }
 
+/** The unit of a number or a range that ends with a token: what stands behind it, or behind a hyphen. */
+function unitBehind(
+  tokens: readonly Token[],
+  last: number,
+): { readonly unit: ContentToken; readonly at: number } | undefined {
+  const at = isSign(tokens[last + 1], '-') ? last + 2 : last + 1;
+  const unit = tokens[at];
+  return unit?.kind === 'content' ? { unit, at } : undefined;
+}
+
+/** What the numbers of a value can mean in their unit. */
+function meanings(
+  token: NumberToken,
+  second: NumberToken | undefined,
+  content: ContentToken | undefined,
+  bound: Bound | undefined,
+): readonly DeclaredValue[] {
+  const small = content?.unit === '%' || content?.unit === 'g/kg' || content?.unit === '% w/v';
+  const readings = small ? smallReading(token) : token.readings;
+  const [high, other] = second?.readings ?? [];
+  if (second && (high === undefined || other !== undefined)) return [];
+  const by = (n: number): number => round(n * (content?.factor ?? 1));
+  return readings.flatMap((low) => valueOf(by(low), high === undefined ? undefined : by(high), bound) ?? []);
+}
+
 function valueAt(tokens: readonly Token[], at: number, line: string, ahead: boolean): FoundValue | undefined {
   const token = tokens[at] as NumberToken;
   const second = rangeEnd(tokens, at, line);
-  let last = second ? tokens.indexOf(second) : at;
-  const unitToken = isSign(tokens[last + 1], '-') && tokens[last + 2]?.kind === 'content' ? last + 2 : last + 1;
-  const unit = tokens[unitToken];
-  const content = unit?.kind === 'content' && !ahead ? unit : undefined;
-  if (content) last = unitToken;
-  const foreign = content ? (content.unit ? undefined : content.text) : foreignAt(line, tokens[last]?.end ?? 0);
+  const number = second ? tokens.indexOf(second) : at;
+  const behind = ahead ? undefined : unitBehind(tokens, number);
+  const last = behind?.at ?? number;
+  const content = behind?.unit;
   const bounds = boundAround(tokens, at, last);
-  const factor = content?.factor ?? 1;
-  const by = (n: number): number => round(n * factor);
-  const small = content?.unit === '%' || content?.unit === 'g/kg' || content?.unit === '% w/v';
-  const readings = small ? smallReading(token) : token.readings;
-  const high = second?.readings.length === 1 ? second.readings[0] : undefined;
-  if (readings.length === 0 || (second && high === undefined)) return undefined;
-  const values = readings.flatMap(
-    (low) => valueOf(by(low), high === undefined ? undefined : by(high), bounds.bound) ?? [],
-  );
-  const [value, ...others] = values;
+  const [value, ...others] = meanings(token, second, content, bounds.bound);
   if (!value) return undefined;
   const start = tokens[bounds.from]?.start ?? token.start;
   const end = tokens[last]?.end ?? token.end;
+  const foreign = content ? (content.unit ? undefined : content.text) : foreignAt(line, end);
   return {
     value,
     others,
     spaced: token.spaced,
     none: false,
     unit: content?.unit,
-    factor,
+    factor: content?.factor ?? 1,
     of: content?.of,
     foreign,
     bound: bounds.bound,

@@ -160,17 +160,32 @@ function tableHead(p: Prepared, columns: readonly Column[], choice: string | und
   return only(said.startsWith('holds') ? said : 'a heading: what was found is taken');
 }
 
-function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefined, context: Context): LineRead {
+/** A line that is no line of figures: a heading, names over rows, or a row of a bed that is not meant. */
+function headOf(
+  p: Prepared,
+  stack: Stack | undefined,
+  choice: string | undefined,
+  context: Context,
+): LineRead | undefined {
   if (stack?.kind === 'rows') return severalBeds(stack.labels, context, choice);
   if (stack?.kind === 'head') return only('names, with their values below');
-  const columns = p.values.length === 0 ? columnsIn(p.tokens, p.line) : undefined;
-  if (columns) return tableHead(p, columns, choice, context);
-  if (p.values.length === 0) return only(headingOrIndex(p, context));
-  if (stack?.kind === 'row' && stack.several && stack.label !== context.sample) return only(SEVERAL);
-  const bound: BoundLine =
-    stack?.kind === 'row'
-      ? { pairs: stack.pairs, either: undefined, brackets: [] }
-      : bindLine(stack?.kind === 'value' ? [...stack.ahead, ...p.tokens] : p.tokens, p.line);
+  if (stack?.kind === 'row') return stack.several && stack.label !== context.sample ? only(SEVERAL) : undefined;
+  if (p.values.length > 0) return undefined;
+  const columns = columnsIn(p.tokens, p.line);
+  return columns ? tableHead(p, columns, choice, context) : only(headingOrIndex(p, context));
+}
+
+const justPairs = (pairs: readonly Pair[]): BoundLine => ({ pairs, either: undefined, brackets: [] });
+/** The values of a line with their names, wherever these stand. */
+function boundLine(p: Prepared, stack: Stack | undefined): BoundLine {
+  if (stack?.kind === 'row') return justPairs(stack.pairs);
+  return bindLine(stack?.kind === 'value' ? [...stack.ahead, ...p.tokens] : p.tokens, p.line);
+}
+
+function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefined, context: Context): LineRead {
+  const head = headOf(p, stack, choice, context);
+  if (head) return head;
+  const bound = boundLine(p, stack);
   const table = stack === undefined && bound.brackets.length === 0 ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
   if (row && !row.pair) return only(SEVERAL, [], row.told);
@@ -181,7 +196,7 @@ function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefi
     shares: context.shares || p.tokens.some((t) => tells(t, 'of.saturation')),
     method: context.method,
   };
-  const pieces = piecesOf(row?.pair ? { pairs: [row.pair], either: undefined, brackets: [] } : bound, clause);
+  const pieces = piecesOf(row?.pair ? justPairs([row.pair]) : bound, clause);
   const told = pieces.map(({ found: { start, end }, outcome: { fate, says: why } }): Told => ({
     start,
     end,

@@ -17,8 +17,9 @@ import {
   type Token,
 } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
+import { sortBracket } from './brackets.js';
 import type { Context } from './context.js';
-import { figureWords, nothingSorted, sortBracket, sortPair, type Place, type Sorted } from './figures.js';
+import { figureWords, nothingSorted, sortPair, type Place, type Sorted } from './figures.js';
 import type { Choice, Read } from './reading.js';
 
 const readingOf = (

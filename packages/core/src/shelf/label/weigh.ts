@@ -107,7 +107,7 @@ function grouped(
   const said = new Map<AnalysisFigure, string>();
   const chosen = group.find((c) => isChosen(c.at));
   const best = Math.max(...group.map((c) => c.rank));
-  const main = chosen ?? (group.find((c) => c.rank === best) as Counted);
+  const main = chosen ?? group.find((c) => c.rank === best);
   const name = analyteName(elementOf(main.figure.analyte));
   const rivals: Counted[] = [];
   for (const other of group) {
