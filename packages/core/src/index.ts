@@ -10,3 +10,4 @@ export * from './price/index.js';
 export * from './release/index.js';
 export * from './mix/index.js';
 export * from './claims/index.js';
+export * from './laboratory/index.js';

@@ -29,6 +29,8 @@ function isValue({ tokens, values }: Prepared): boolean {
     (t, i) => (i >= only.from && i <= only.to) || (t.kind === 'sign' && !isSign(t, '-')) || t.kind === 'content',
   );
 }
+/** A unit that stands alone. */
+const isUnit = ({ tokens }: Prepared): boolean => tokens.length === 1 && tokens[0]?.kind === 'content';
 /** The rest of a name that a line broke off: only words of how it is dissolved, and a value. */
 const goesOn = ({ tokens, values }: Prepared): boolean =>
   values.length === 1 &&
@@ -108,13 +110,16 @@ export function stackedBelow(lines: readonly Prepared[]): ReadonlyMap<number, St
     }
     if (!isName(line)) continue;
     const names = run(lines, i, isName);
-    const after = (names.at(-1) ?? i) + 1;
+    const unit = names.length === 1 ? run(lines, i + 1, isUnit)[0] : undefined;
+    const after = (unit ?? names.at(-1) ?? i) + 1;
     const values = run(lines, after, isValue);
     const next = lines[after];
     if (names.length === values.length)
       names.forEach((at, n) => {
         stacks.set(at, { kind: 'head' });
-        stacks.set(values[n] as number, { kind: 'value', ahead: (lines[at] as Prepared).tokens });
+        const told = unit === undefined ? [] : unitsOf(lines[unit] as Prepared);
+        stacks.set(values[n] as number, { kind: 'value', ahead: [...(lines[at] as Prepared).tokens, ...told] });
+        if (unit !== undefined) stacks.set(unit, { kind: 'head' });
       });
     else if (values.length === 0 && next && goesOn(next)) {
       const last = names.at(-1) as number;

@@ -108,6 +108,7 @@ function grouped(
   const chosen = group.find((c) => isChosen(c.at));
   const best = Math.max(...group.map((c) => c.rank));
   const main = chosen ?? group.find((c) => c.rank === best);
+  if (!main) return { kept: undefined, said, asked: [] };
   const name = analyteName(elementOf(main.figure.analyte));
   const rivals: Counted[] = [];
   for (const other of group) {
