@@ -1,4 +1,4 @@
-import { NUTRIENTS, OXIDES, type Basis, type CompoundBasis, type Nutrient } from '../nutrient/index.js';
+import { OXIDES, type Basis, type CompoundBasis, type Nutrient } from '../nutrient/index.js';
 import { tells, type Token } from './tokens.js';
 import type { Meaning } from './words/lookup.js';
 
@@ -153,8 +153,13 @@ const ELEMENT_OF: ReadonlyMap<string, Nutrient> = new Map<string, Nutrient>([
 
 /** Elements and compounds among the words, each once. */
 function named(means: Means): { readonly elements: readonly Nutrient[]; readonly compounds: readonly CompoundBasis[] } {
-  const compounds = [...ELEMENT_OF.keys()].filter((basis) => means.has(`ox.${basis}` as Meaning)) as CompoundBasis[];
-  return { elements: NUTRIENTS.filter((n) => means.has(`el.${n}`)), compounds };
+  const elements: Nutrient[] = [];
+  const compounds: CompoundBasis[] = [];
+  for (const meaning of means)
+    if (meaning.startsWith('el.')) elements.push(meaning.slice(3) as Nutrient);
+    else if (meaning.startsWith('ox.') && ELEMENT_OF.has(meaning.slice(3)))
+      compounds.push(meaning.slice(3) as CompoundBasis);
+  return { elements, compounds };
 }
 
 const isSaltOf = (means: Means, elements: readonly Nutrient[]): boolean => {

@@ -148,6 +148,10 @@ function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
   });
 }
 
+/** Lines read last: a paper is read again with every key that is typed, and most of its lines are the same. */
+const remembered = new Map<string, readonly Token[]>();
+const MOST_REMEMBERED = 1000;
+
 /**
  * A line in pieces: numbers with what they can mean, units, words with what they tell, and signs. A measure such as g is one only behind a number,
  * so that "G" of a name is none.
@@ -155,11 +159,13 @@ function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
  * @example tokenize('Net Wt. 50 LB (22.7 kg)') // word net, number 50, unit lb, sign (, number 22.7, unit kg, sign )
  */
 export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
+  const key = `${mark ?? ''}|${line}`;
+  const known = remembered.get(key);
+  if (known) return known;
   const tokens: Token[] = [];
   let at = 0;
   while (at < line.length) {
-    const char = line[at] ?? '';
-    if (/\s/.test(char)) {
+    if (/\s/.test(line[at] ?? '')) {
       at++;
       continue;
     }
@@ -167,7 +173,10 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
     tokens.push(token);
     at = token.end;
   }
-  return withSymbols(tokens, line);
+  const read = withSymbols(tokens, line);
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  remembered.set(key, read);
+  return read;
 }
 
 /** "mg/kg DM": letters behind a unit that put it on dry matter. */
