@@ -99,6 +99,37 @@ function clauses(
   return values.map((_, i) => [split[i]?.ahead ?? [], split[i + 1]?.behind ?? []] as const);
 }
 
+/** Names for the values of a line, all on one side or with one change of side, and how much they say together. */
+interface Way {
+  readonly names: readonly (readonly Token[])[];
+  readonly weight: number;
+}
+/** Ways to give names to values, the most telling first. A name between two values belongs to one of them only. */
+function sides(
+  { values, regions }: Regions,
+  inNitrogen: boolean,
+  weigh: (name: readonly Token[]) => number,
+): readonly Way[] {
+  const ahead = regions.slice(0, -1).map((region) => nameOf(region, 'ahead', inNitrogen));
+  const behind = regions.slice(1).map((region) => nameOf(region, 'behind', inNitrogen));
+  const [before, after] = [ahead.map(weigh), behind.map(weigh)];
+  const seen = new Set<string>();
+  const ways = values.flatMap((_, at): readonly Way[] =>
+    [false, true].flatMap((first): readonly Way[] => {
+      // Up to this value the names stand on one side, from it on on the other.
+      const onAhead = values.map((__, i) => i < at === first);
+      const key = onAhead.join();
+      const twice = onAhead.some((a, i) => !a && onAhead[i + 1] === true && ahead[i + 1] === behind[i]);
+      if (seen.has(key) || twice) return [];
+      seen.add(key);
+      const names = onAhead.map((a, i) => (a ? ahead[i] : behind[i]) ?? []);
+      const weight = onAhead.reduce((sum, a, i) => sum + ((a ? before[i] : after[i]) ?? 0), at === 0 ? 0 : -1);
+      return [{ names, weight }];
+    }),
+  );
+  return ways.sort((a, b) => b.weight - a.weight);
+}
+
 /**
  * Each value with its name: in its own clause, or else on the side on which more names are known. Where both sides know as many, both are given and
  * neither is taken.
@@ -120,16 +151,12 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
     return weightOf(subject(names[0])) >= weightOf(subject(names[1])) ? names[0] : names[1];
   });
   if (own && own.every((name) => known(subject(name)))) return { pairs: pairs(own), either: undefined };
-  const ahead = regions.slice(0, -1).map((region) => nameOf(region, 'ahead', inNitrogen));
-  const behind = regions.slice(1).map((region) => nameOf(region, 'behind', inNitrogen));
-  const count = (names: readonly (readonly Token[])[]): number =>
-    names.reduce((sum, n) => sum + weightOf(subject(n)), 0);
-  const [k, l] = [count(ahead), count(behind)];
-  if (k > l) return { pairs: pairs(ahead), either: undefined };
-  if (l > k) return { pairs: pairs(behind), either: undefined };
-  if (values.length === 1)
-    return { pairs: pairs(k > 0 || subject(ahead[0] ?? []) ? ahead : behind), either: undefined };
-  return { pairs: pairs([]), either: k > 0 ? [pairs(ahead), pairs(behind)] : undefined };
+  const ways = sides(all, inNitrogen, (name) => weightOf(subject(name)));
+  const [best, next] = ways;
+  if (!best) return { pairs: pairs([]), either: undefined };
+  if (values.length > 1 && next && next.weight === best.weight && best.weight > 0)
+    return { pairs: pairs([]), either: [pairs(best.names), pairs(next.names)] };
+  return { pairs: pairs(best.weight > 0 || values.length === 1 ? best.names : []), either: undefined };
 }
 
 const isNitrogen = ({ subject }: Pair): boolean => subject?.kind === 'nutrient' && subject.element === 'N';

@@ -1,5 +1,6 @@
 import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
+import { LAB_SHEETS } from '../../test/papers/labSheets.js';
 import { MORE_LABELS } from '../../test/papers/moreLabels.js';
 import { ORGANIC_LABELS } from '../../test/papers/organicLabels.js';
 import type { Paper } from '../../test/papers/paper.js';
@@ -13,8 +14,10 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
-const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS];
-const read = ({ text, measured }: Paper) => readLabel(text, measured ? 'measured' : 'label');
+const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS, ...LAB_SHEETS];
+const choices = (chosen: Paper['chosen'] = {}) =>
+  Object.fromEntries(Object.entries(chosen).map(([line, says]) => [line, { kind: 'choice' as const, says }]));
+const read = ({ text, measured, chosen }: Paper) => readLabel(text, measured ? 'measured' : 'label', choices(chosen));
 
 describe('whole papers', () => {
   test.each(PAPERS.map((paper) => [paper.name, paper] as const))('%s', (_, paper) => {
@@ -34,6 +37,7 @@ test('a paper reads the same with other line ends, leaders and trailing spaces',
         .map((line) => `${line}   `)
         .join('\r\n'),
       paper.measured ? 'measured' : 'label',
+      choices(paper.chosen),
     );
     expect([paper.name, again.analysis.map(figureOf)]).toEqual([paper.name, read(paper).analysis.map(figureOf)]);
     expect([paper.name, again.packages]).toEqual([paper.name, read(paper).packages]);

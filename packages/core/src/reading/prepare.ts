@@ -1,7 +1,7 @@
 import type { DecimalMark } from '../quantity/index.js';
 import { withoutAsides, type Aside } from './asides.js';
 import { printedLine } from './paper.js';
-import { tells, tokenize, type ContentToken, type Token } from './tokens.js';
+import { isSign, tells, tokenize, type ContentToken, type Token } from './tokens.js';
 import type { FigureUnit } from './units.js';
 import { valuesIn, type FoundValue } from './values.js';
 
@@ -20,7 +20,10 @@ export function prepared(raw: string, mark?: DecimalMark): Prepared {
   const printed = printedLine(raw);
   const { line, asides } = withoutAsides(printed);
   const tokens = tokenize(line, mark);
-  return { printed, line, tokens, values: valuesIn(tokens, line), asides };
+  const amounts = tokens
+    .filter((t) => t.kind === 'word' && /^\d/.test(t.text))
+    .map(({ start, end }): Aside => ({ start, end, fate: 'setAside', why: 'what the amounts are told for' }));
+  return { printed, line, tokens, values: valuesIn(tokens, line), asides: [...asides, ...amounts] };
 }
 
 /** A unit with the factor that brings a number to it, and its own words. */
@@ -45,9 +48,11 @@ export const isDry = (tokens: readonly Token[]): boolean =>
 
 /** The unit that a text gives all its figures, and whether they are on dry matter, wherever it says so. */
 export function ofAll(lines: readonly Prepared[]): { readonly unit: TellingUnit | undefined; readonly dry: boolean } {
-  const all = lines.filter(({ tokens, values }) => values.length === 0 && tokens.some((t) => tells(t, 'all')));
-  return {
-    unit: all.flatMap(({ tokens }) => unitAmong(tokens) ?? [])[0],
-    dry: all.some(({ tokens }) => isDry(tokens)),
-  };
+  const all = lines.flatMap(({ tokens, values }): readonly (readonly Token[])[] => {
+    if (!tokens.some((t) => tells(t, 'all'))) return [];
+    if (values.length === 0) return [tokens];
+    // "all % on dry basis; moisture 25 %" says it before its first number.
+    return tells(tokens[0], 'all') || isSign(tokens[0], '(') ? [tokens.slice(0, values[0]?.from)] : [];
+  });
+  return { unit: all.flatMap((tokens) => unitAmong(tokens) ?? [])[0], dry: all.some(isDry) };
 }

@@ -94,6 +94,19 @@ const COLUMN_ASIDES: Readonly<Record<Column['role'], string>> = {
   found: 'said again in another unit',
 };
 
+/** Several names with their values under headings that tell a unit each: "Macronutrients (%)   Micronutrients (ppm)". */
+export function underTheirUnits(pairs: readonly Pair[], columns: readonly Column[]): readonly Pair[] {
+  if (pairs.length < 2 || pairs.some((p) => p.subject === undefined)) return pairs;
+  const under = underColumns(
+    pairs.map((p) => p.found),
+    columns,
+  );
+  return pairs.map((pair, i) => {
+    const unit = under?.[i]?.unit;
+    return unit && pair.found.unit === undefined ? { ...pair, name: [...pair.name, unit] } : pair;
+  });
+}
+
 /** A row of a table, with the value that counts. */
 export interface Row {
   /** Undefined where a sample has to be chosen first. */
@@ -113,8 +126,9 @@ export function rowOf(pairs: readonly Pair[], columns: readonly Column[], sample
     pairs.map((p) => p.found),
     columns,
   );
-  const name = pairs.map((p) => p.name).find((n) => subjectOf(n) !== undefined);
-  if (!under || !name) return undefined;
+  const names = pairs.map((p) => p.name).filter((n) => subjectOf(n) !== undefined);
+  const [name, another] = names;
+  if (!under || !name || another) return undefined;
   const at = (test: (c: Column) => boolean): number => under.findIndex((c) => c !== undefined && test(c));
   const several = columns.filter((c) => c.role === 'sample').length > 1;
   const found = at((c) => c.role === 'found');

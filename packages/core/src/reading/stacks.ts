@@ -53,8 +53,10 @@ function run(lines: readonly Prepared[], from: number, test: (line: Prepared) =>
 /** The values of a row under so many names: as many, or one more where the first only names the row. */
 function rowValues({ values, tokens }: Prepared, many: number): readonly FoundValue[] | undefined {
   const [first] = values;
-  const found =
-    values.length === many ? values : values.length === many + 1 && first?.from === 0 ? values.slice(1) : undefined;
+  const word = tokens[(first?.from ?? 0) - 1];
+  // "Heap 1" and "24-113" only name the row.
+  const names = first?.from === 0 || (word?.kind === 'word' && (first?.start ?? 0) - word.end <= 1);
+  const found = values.length === many ? values : values.length === many + 1 && names ? values.slice(1) : undefined;
   const words = tokens.filter((_, i) => !values.some((v) => i >= v.from && i <= v.to));
   return found && subjectOf(words) === undefined ? found : undefined;
 }

@@ -173,10 +173,47 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
     tokens.push(token);
     at = token.end;
   }
-  const read = withSymbols(tokens, line);
+  const read = forAmount(withSymbols(tokens, line), line);
   if (remembered.size >= MOST_REMEMBERED) remembered.clear();
   remembered.set(key, read);
   return read;
+}
+
+const GRAMS: Readonly<Record<string, number>> = { kg: 1000, g: 1, mg: 1e-3 };
+const CONTAINS =
+  /\b(?:contains?|enth[aä]lt|enthalten|contient|contiennent|contiene|contengono|bevat|zawiera|inneh[aå]ller|indeholder|cont[eé]m)\b|^\s*(?:per|pro|par|por|je|na)\s/i;
+/** "Each 100 g contains: nitrogen 4 g": grams are told for an amount, so that each is a share of it. */
+function forAmount(tokens: readonly Token[], line: string): readonly Token[] {
+  const at = tokens.findIndex((t) => t.kind === 'number');
+  const [number, unit] = [tokens[at], tokens[at + 1]];
+  if (number?.kind !== 'number' || unit?.kind !== 'unit' || at > 3 || !CONTAINS.test(line)) return tokens;
+  const grams = (number.readings[0] ?? 0) * (GRAMS[unit.units[0] ?? ''] ?? 0);
+  const rest = tokens.slice(at + 2);
+  if (grams <= 0 || unit.units.length !== 1 || !rest.some((t) => t.kind === 'unit' && t.units.length === 1))
+    return tokens;
+  const lead: Token = {
+    ...number,
+    kind: 'word',
+    text: line.slice(number.start, unit.end),
+    end: unit.end,
+    means: new Set<Meaning>(['per']),
+  };
+  const shares = rest.map((t): Token => {
+    const mass = t.kind === 'unit' && t.units.length === 1 ? GRAMS[t.units[0] ?? ''] : undefined;
+    if (mass === undefined) return t;
+    const inPercent = mass >= 1;
+    const factor = Number(((mass / grams) * (inPercent ? 100 : 1e6)).toPrecision(9));
+    return {
+      kind: 'content',
+      text: t.text,
+      start: t.start,
+      end: t.end,
+      unit: inPercent ? '%' : 'mg/kg',
+      factor,
+      of: undefined,
+    };
+  });
+  return [...tokens.slice(0, at), lead, ...shares];
 }
 
 /** "mg/kg DM": letters behind a unit that put it on dry matter. */

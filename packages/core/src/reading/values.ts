@@ -103,7 +103,7 @@ export function valuesIn(tokens: readonly Token[], line: string): readonly Found
       continue;
     }
     if (token?.kind !== 'number' || isNegative(tokens, i) || isLabel(tokens, i)) continue;
-    const value = valueAt(tokens, i, line, ahead);
+    const value = brokenAt(tokens, i, line) ?? valueAt(tokens, i, line, ahead);
     if (!value) continue;
     found.push(value);
     i = value.to;
@@ -150,6 +150,36 @@ function noneAt(tokens: readonly Token[], at: number): FoundValue {
 function smallReading({ text, readings }: NumberToken): readonly number[] {
   if (readings.length > 1) return [Math.min(...readings)];
   return /^\d{1,3}[.,]\d{3}$/.test(text) ? [Number(text.replace(',', '.'))] : readings;
+}
+
+/** "10 .5 %", "1 2.0 %", "0. 05 %": a number that a copy has broken in two. It is asked about. */
+function brokenAt(tokens: readonly Token[], at: number, line: string): FoundValue | undefined {
+  const [first, next] = [tokens[at], tokens[at + 1]];
+  const point = isSign(next, '.,') ? at + 2 : at + 1;
+  const second = tokens[point];
+  const unit = tokens[point + 1];
+  if (first?.kind !== 'number' || second?.kind !== 'number' || unit?.kind !== 'content') return undefined;
+  const whole = line.slice(first.start, second.end);
+  const text = whole.replace(/\s/g, '').replace(',', '.');
+  const gaps = /^\d{1,2}\s?[.,]?\s?\d*[.,]?\d+$/.test(whole) && /\s/.test(whole) && !/\s{2}/.test(whole);
+  if (!gaps || !/^\d+\.\d+$/.test(text)) return undefined;
+  const value = round(Number(text) * unit.factor);
+  return {
+    value: { kind: 'number', value },
+    others: [],
+    spaced: true,
+    none: false,
+    unit: unit.unit,
+    factor: unit.factor,
+    of: unit.of,
+    foreign: unit.unit ? undefined : unit.text,
+    bound: undefined,
+    from: at,
+    to: point + 1,
+    start: first.start,
+    end: unit.end,
+    text: line.slice(first.start, unit.end),
+  };
 }
 
 /** The unit of a number or a range that ends with a token: what stands behind it, or behind a hyphen. */
@@ -210,4 +240,4 @@ function valueAt(tokens: readonly Token[], at: number, line: string, ahead: bool
 
 /** What is said of a number whose mark, or whose space, has two meanings. */
 export const twoNumbers = (number: string, spaced: boolean): string =>
-  `“${number}” could be ${number.replace(/[,. ]/g, '')} or ${spaced ? 'two numbers' : number.replace(',', '.')}: write it plainly`;
+  `“${number}” could be ${number.replace(/ /g, '').replace(/^(\d{1,3}),?(\d{3})$/, '$1$2')} or ${spaced ? 'two numbers' : number.replace(',', '.')}: write it plainly`;

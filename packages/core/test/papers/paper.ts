@@ -8,4 +8,6 @@ export interface Paper {
   readonly packages?: readonly string[];
   readonly grade?: string;
   readonly measured?: true;
+  /** Choices of a person, by line, where the paper is asked about. */
+  readonly chosen?: Readonly<Record<number, string>>;
 }

@@ -13,6 +13,7 @@ import {
   stackedBelow,
   subjectOf,
   tells,
+  underTheirUnits,
   unitAmong,
   withLimits,
   type BoundLine,
@@ -196,7 +197,10 @@ function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefi
     shares: context.shares || p.tokens.some((t) => tells(t, 'of.saturation')),
     method: context.method,
   };
-  const pieces = piecesOf(row?.pair ? justPairs([row.pair]) : bound, clause);
+  const pieces = piecesOf(
+    row?.pair ? justPairs([row.pair]) : { ...bound, pairs: table ? underTheirUnits(bound.pairs, table) : bound.pairs },
+    clause,
+  );
   const told = pieces.map(({ found: { start, end }, outcome: { fate, says: why } }): Told => ({
     start,
     end,

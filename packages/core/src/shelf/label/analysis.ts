@@ -9,17 +9,19 @@ import {
   rowOf,
   subjectOf,
   tokenize,
+  underTheirUnits,
   withLimits,
   type BoundLine,
   type Pair,
   type Stack,
+  type TellingUnit,
   type Told,
   type Token,
 } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
 import { sortBracket } from './brackets.js';
 import type { Context } from './context.js';
-import { figureWords, nothingSorted, sortPair, type Place, type Sorted } from './figures.js';
+import { figureWords, nothingSorted, PERCENT, sortPair, type Place, type Sorted } from './figures.js';
 import type { Choice, Read } from './reading.js';
 
 const readingOf = (
@@ -50,7 +52,7 @@ export function readAnalysis(
       ? { pairs: stack.pairs, either: undefined, brackets: [] }
       : bindLine(stack?.kind === 'value' ? [...stack.ahead, ...own] : own, line, context.inNitrogen);
   const found = bound.pairs.map((p) => p.found);
-  const place: Place = { number, line, general: freeUnit(own, found) ?? context.unit };
+  const place: Place = { number, line, general: freeUnit(own, found) ?? additionUnit(line, context) ?? context.unit };
   const table = stack === undefined && found.length > 0 && bound.brackets.length === 0 ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
   if (row && !row.pair)
@@ -62,8 +64,8 @@ export function readAnalysis(
         { ...place, general: row.unit ?? place.general },
         context,
       )
-    : readingOf(bound.pairs, bound, place, context);
-  if (row ? row.dry : isDry(own)) for (const figure of sorted.figures) context.dryFigures.add(figure);
+    : readingOf(table ? underTheirUnits(bound.pairs, table) : bound.pairs, bound, place, context);
+  if (row?.dry || isDry(own)) for (const figure of sorted.figures) context.dryFigures.add(figure);
   const choices = row ? [] : eitherWay(bound, place, context);
   if (choices.length > 1)
     return {
@@ -74,6 +76,10 @@ export function readAnalysis(
     };
   return resultOf(sorted, finding, [...sorted.told, ...(row?.told ?? [])], bound);
 }
+
+/** "+ 3 MgO" below a grade is in per cent, as the grade is. */
+const additionUnit = (line: string, { behindGrade }: Context): TellingUnit | undefined =>
+  behindGrade && /^\s*\+/.test(line) ? PERCENT : undefined;
 
 /** What a line would be with its names on either side of their values. */
 const eitherWay = ({ either = [], ...bound }: BoundLine, place: Place, context: Context): readonly Choice[] =>

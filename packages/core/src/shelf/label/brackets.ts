@@ -5,7 +5,7 @@ import { sameInBracket } from '../grade.js';
 import type { Finding } from '../labelChecks.js';
 import type { AnalysisFigure } from '../product.js';
 import type { Context } from './context.js';
-import { inUnit, nothingSorted, percentOf, sameShare, sortPair, type Place, type Sorted } from './figures.js';
+import { inUnit, nothingSorted, percentOf, saysAgain, sortPair, type Place, type Sorted } from './figures.js';
 
 /** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
 const asNitrogen = (figure: AnalysisFigure): AnalysisFigure =>
@@ -40,7 +40,7 @@ export function sortBracket(
   for (const pair of bracket.pairs) {
     const { found, subject } = pair;
     const read = found.value && inUnit(found, found.value, place.general);
-    if (subject === undefined && outer && read && sameShare(outer, read))
+    if (subject === undefined && outer && read && saysAgain(outer, read))
       inner.told.push({ start: found.start, end: found.end, fate: 'setAside', why: 'said again' });
     else sortPair(inner, pair, place, context);
   }

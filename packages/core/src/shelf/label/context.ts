@@ -20,6 +20,8 @@ export interface Context {
   sample: string | undefined;
   /** The figure before was nitrogen, so that "nitrate" below it is its part. */
   inNitrogen: boolean;
+  /** The line before was a grade, whose additions may follow without a unit. */
+  behindGrade: boolean;
   /** Which subject and which figures a part of the paper stands for. */
   readonly subjects: Map<AnalysisFigure, NutrientSubject>;
   /** Figures that are on dry matter. */

@@ -1,8 +1,9 @@
-import { analyteName, elementOf, formulaText } from '../../nutrient/index.js';
+import { analyteName, elementOf, formulaText, OXIDES } from '../../nutrient/index.js';
 import { declaredRange, formatGiven, scaleDeclared, shownDeclared, type DeclaredValue } from '../../quantity/index.js';
 import {
   isPart,
   roleBefore,
+  tells,
   twoNumbers,
   unitAmong,
   type FoundValue,
@@ -117,6 +118,12 @@ export function sameShare(a: AnalysisFigure, b: Pick<AnalysisFigure, 'value' | '
   return x > 0 && Math.abs(y / x - 1) < 0.02;
 }
 
+const BY_VOLUME: readonly AnalysisUnit[] = ['% w/v', 'g/L'];
+/** Whether a value is the one before it in another unit of mass, or by volume. */
+export const saysAgain = (first: AnalysisFigure, again: Pick<AnalysisFigure, 'value' | 'unit'>): boolean =>
+  first.unit !== again.unit &&
+  (sameShare(first, again) || BY_VOLUME.includes(first.unit) !== BY_VOLUME.includes(again.unit));
+
 /** Values of a line, sorted by what they tell. */
 export interface Sorted {
   readonly figures: AnalysisFigure[];
@@ -146,7 +153,7 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
   if (role !== undefined) return aside(role);
   const general = unitAmong(pair.name) ?? place.general;
   const there = { ...place, general };
-  const subject = toldAs(pair.subject, context);
+  const subject = toldAs(pair, context);
   switch (subject?.kind) {
     case undefined:
     case 'several':
@@ -206,10 +213,15 @@ function moisture(
   aside(`${formatGiven(Number((context.moisture * 100).toPrecision(4)))} % moisture`);
 }
 
-/** Names that are used for the oxide, where a heading says that all are elements. */
-function toldAs(subject: Subject | undefined, { told }: Context): Subject | undefined {
-  if (subject?.kind !== 'either' || told === undefined) return subject;
-  return { ...NITROGEN, element: subject.element, basis: told === 'element' ? 'element' : subject.oxide };
+/** Names that do not say their basis outright, where a heading says that all are elements, or all are oxides. */
+function toldAs({ subject, name }: Pair, { told }: Context): Subject | undefined {
+  if (told === undefined || !subject) return subject;
+  if (subject.kind === 'either')
+    return { ...NITROGEN, element: subject.element, basis: told === 'element' ? 'element' : subject.oxide };
+  const outright = name.some((t) => tells(t, 'oxide', ...OXIDES.map(({ basis }) => `ox.${basis}` as const)));
+  if (subject.kind !== 'nutrient' || outright) return subject;
+  const oxide = OXIDES.find(({ element }) => element === subject.element)?.basis;
+  return oxide === undefined ? subject : { ...subject, basis: told === 'element' ? 'element' : oxide };
 }
 
 function either(
@@ -232,8 +244,7 @@ function nameless(sorted: Sorted, { found, name }: Pair, place: Place, aside: (w
   const last = sorted.figures.at(-1);
   const read = found.value && inUnit(found, found.value, place.general);
   const bare = !name.some((t) => t.kind === 'word' && t.means.size === 0);
-  if (bare && last && read && sameShare(last, read) && last.unit !== read.unit)
-    return aside(`said again as ${found.text}`);
+  if (bare && last && read && saysAgain(last, read)) return aside(`said again as ${found.text}`);
   // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
   if (bare && last && !found.none && found.foreign === undefined) {
     sorted.refused = `more than one value for ${analyteName(last.analyte)}: leave the one that is meant`;
@@ -282,7 +293,7 @@ function nutrient(
     tell(sorted, found, 'notUnderstood', 'no unit');
     return;
   }
-  if (figures.length > 1 || (found.spaced && /^(?:mg|ppm)/i.test(found.text.replace(/^[\d.,\s<]+/, '')))) {
+  if (figures.length > 1 || found.spaced) {
     const number = /\d[\d., ]*\d/.exec(found.text)?.[0] ?? found.text;
     sorted.refused = twoNumbers(number, found.spaced);
     for (const f of figures) sorted.choices.push({ says: figureWords(f), figures: [f] });

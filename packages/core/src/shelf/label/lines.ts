@@ -254,6 +254,7 @@ export function readLines(
     columns: undefined,
     sample: undefined,
     inNitrogen: false,
+    behindGrade: false,
     subjects: new Map<AnalysisFigure, typeof NITROGEN>(),
     dryFigures: new Set<AnalysisFigure>(),
   };
@@ -271,6 +272,7 @@ export function readLines(
     const read = chosen(first, correction, context);
     const figures = read.figures ?? [];
     if (context.dry) for (const figure of figures) context.dryFigures.add(figure);
+    context.behindGrade = read.grade !== undefined || (context.behindGrade && read.kind === 'blank');
     if (read.kind !== 'blank')
       context.inNitrogen = figures.length > 0 ? isNitrogen(figures) : context.inNitrogen && read.kind === 'part';
     const shown = p.printed.replace(/\s+/g, ' ').trim();

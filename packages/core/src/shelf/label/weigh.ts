@@ -191,7 +191,10 @@ export function eachOnce(
 
 function askedLine(line: ReadLine, kept: readonly AnalysisFigure[], doubts: Group['asked']): ReadLine {
   const name = analyteName(doubts[0]?.figure.analyte ?? 'N');
-  const where = doubts.slice(0, 4).map((d) => `${figureWords(d.figure)} in line ${d.at + 1}`).join(', ');
+  const where = doubts
+    .slice(0, 4)
+    .map((d) => `${figureWords(d.figure)} in line ${d.at + 1}`)
+    .join(', ');
   return withRead(line, {
     ...line.read,
     kind: 'notUnderstood',
