@@ -35,14 +35,14 @@ test('a label is pasted, a misread line put right, saved, and found on the bench
   await page.goto(`${at.ledger.address}/shelf`);
   await clickLink(page, 'Paste a label');
   await paste(page, LABEL);
-  const lines = await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
+  const lines = await expectText(page, '[data-testid=label-reading]', /1 line is asked about/);
   expect(lines).toContain('3 % phosphorus, as P₂O₅');
   await choose(page, 'Line 5, take it as', 'silicon, as SiO₂');
-  await expectText(page, '[data-testid=label-lines]', /12 % silicon, as SiO₂, as you said/);
+  await expectText(page, '[data-testid=label-reading]', /12 % silicon, as SiO₂, as you said/);
   await page.reload();
-  await expectText(page, '[data-testid=label-lines]', /12 % silicon, as SiO₂, as you said/);
+  await expectText(page, '[data-testid=label-reading]', /12 % silicon, as SiO₂, as you said/);
   await choose(page, 'Line 5, take it as', 'nothing: set it aside');
-  await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
+  await expectText(page, '[data-testid=label-reading]', /Every figure was understood/);
   await clickButton(page, 'Make it a bag');
   await fill(page, 'Name', 'Ridgeway Meadow Feed');
   expect(await page.$eval('input[name="offers.0.size"]', (e) => e.value)).toBe('20 kg');
@@ -68,7 +68,7 @@ test('the rates of a label come into its bag; one that differs by country is ask
   await paste(page, 'Nitrogen 4 %\nBeds: 30-50 g per m², twice a year; pots: 4 g per litre of potting mix');
   await expectText(
     page,
-    '[data-testid=label-lines]',
+    '[data-testid=label-reading]',
     /rates of 30–50 g\/m² for Beds, 2 times a year, and 4 g\/L of medium for pots/,
   );
   await clickButton(page, 'Make it a bag');
@@ -94,11 +94,12 @@ test('a label is pasted, put right and saved by keyboard alone', async () => {
   await page.goto(`${at.ledger.address}/shelf/label`);
   await (await field(page, 'The text of the label')).focus();
   await page.keyboard.type('Nitrogen 4 %\nGlow 3 %');
-  await expectText(page, '[data-testid=label-lines]', /1 line was not understood/);
+  await expectText(page, '[data-testid=label-reading]', /1 line is asked about/);
+  // The first stop behind the paper is the question, the next its answer.
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
-  await page.keyboard.type('nothing');
-  await expectText(page, '[data-testid=label-lines]', /Every figure was understood/);
+  await page.keyboard.press('Enter');
+  await expectText(page, '[data-testid=label-reading]', /Every figure was understood/);
   for (let i = 0; i < 5; i++) {
     if (await page.evaluate(() => document.activeElement?.textContent === 'Make it a bag')) break;
     await page.keyboard.down('Shift');

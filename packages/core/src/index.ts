@@ -2,6 +2,7 @@ export * from './errors.js';
 export * from './quantity/index.js';
 export * from './nutrient/index.js';
 export * from './figure/index.js';
+export type { Fate, FateKind } from './reading/index.js';
 export * from './solve/index.js';
 export * from './ground/index.js';
 export * from './shelf/index.js';

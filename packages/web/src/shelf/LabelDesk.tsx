@@ -1,28 +1,20 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import {
-  ANALYTES,
-  analyteName,
-  basesOf,
-  formatGiven,
-  formulaText,
-  PROTEIN_FACTOR_KEYS,
-  PROTEIN_FACTORS,
-  readLabel,
-  type Analyte,
-  type Basis,
-  type Correction,
-  type LabelLine,
-  type LineKind,
-  type Product,
-} from '@wheat-ledger/core';
+import { formatGiven, readLabel, type Correction, type Product } from '@wheat-ledger/core';
 import { readKept, writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
+import { PaperFileButton } from '../papers/PaperFileButton';
+import { PaperPicture } from '../papers/PaperPicture';
+import { PaperText } from '../papers/PaperText';
+import type { Picture } from '../papers/readPaperFile';
+import { usePaperFile } from '../papers/usePaperFile';
 import { Bag } from '../ui/Bag';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { carryCorrections } from './carryCorrections';
+import { LabelLines } from './LabelLines';
+import { LabelQuestions } from './LabelQuestions';
 import { textFromLabel } from './startedText';
 
 type Paper = 'label' | 'measured';
@@ -32,108 +24,10 @@ interface Kept {
   readonly corrections: Readonly<Record<number, Correction>>;
 }
 const DRAFT = 'draft.label';
+const EXAMPLE =
+  'Total Nitrogen (N) ........ 5.0%\n   3.5% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nDerived from: feather meal, bone meal';
 /** Characters of a label's text that are kept with its bag. */
 const MOST_KEPT = 20_000;
-
-const KIND_WORDS: Readonly<Record<LineKind, string>> = {
-  grade: 'grade',
-  analysis: 'figure',
-  part: 'set aside',
-  derivedFrom: 'ingredients',
-  package: 'package',
-  density: 'density',
-  liming: 'liming',
-  ratio: 'ratio',
-  rate: 'rate',
-  heading: 'heading',
-  setAside: 'set aside',
-  blank: '',
-  notUnderstood: 'not understood',
-};
-const kindInk = (kind: LineKind): string =>
-  kind === 'notUnderstood'
-    ? 'text-beet'
-    : kind === 'part' || kind === 'setAside' || kind === 'heading'
-      ? 'text-faint'
-      : 'text-moss';
-
-const CHOICES = ANALYTES.flatMap((a) =>
-  basesOf(a).map((b) => ({
-    value: `${a}|${b}`,
-    text: `${analyteName(a)}${b === 'element' ? '' : `, as ${formulaText(b)}`}`,
-  })),
-);
-
-function toCorrection(value: string): Correction | undefined {
-  if (value === '') return undefined;
-  if (value === 'ignore') return { kind: 'ignore' };
-  if (value.startsWith('choice|')) return { kind: 'choice', says: value.slice('choice|'.length) };
-  const factor = PROTEIN_FACTOR_KEYS.find((f) => value === `protein|${f}`);
-  if (factor) return { kind: 'protein', factor };
-  const [analyte, basis] = value.split('|') as [Analyte, Basis];
-  return { kind: 'analyte', analyte, basis };
-}
-function correctionValue(c: Correction | undefined): string {
-  switch (c?.kind) {
-    case undefined:
-      return '';
-    case 'ignore':
-      return 'ignore';
-    case 'choice':
-      return `choice|${c.says}`;
-    case 'protein':
-      return `protein|${c.factor}`;
-    case 'analyte':
-      return `${c.analyte}|${c.basis}`;
-  }
-}
-
-function LineRow({
-  line,
-  correction,
-  onCorrect,
-}: {
-  line: LabelLine;
-  correction: Correction | undefined;
-  onCorrect: (c: Correction | undefined) => void;
-}) {
-  return (
-    <tr className={line.kind === 'notUnderstood' ? 'bg-paper' : ''}>
-      <td className="num text-faint">{line.number}</td>
-      <td className="min-w-64 break-words">{line.text}</td>
-      <td className="text-[0.9375rem]">
-        <span className={`font-semibold ${kindInk(line.kind)}`}>{KIND_WORDS[line.kind]}:</span> {line.says}
-      </td>
-      <td className="w-36">
-        <select
-          aria-label={`Line ${line.number}, take it as`}
-          className="field !min-h-8 text-sm"
-          value={correctionValue(correction)}
-          onChange={(e) => onCorrect(toCorrection(e.target.value))}
-        >
-          <option value="">as read</option>
-          <option value="ignore">nothing: set it aside</option>
-          {line.choices.map((c) => (
-            <option key={c.says} value={`choice|${c.says}`}>
-              {c.says}
-            </option>
-          ))}
-          {/protein/i.test(line.text) &&
-            PROTEIN_FACTOR_KEYS.map((f) => (
-              <option key={f} value={`protein|${f}`}>
-                protein ÷ {PROTEIN_FACTORS[f].perNitrogen}: {PROTEIN_FACTORS[f].words}
-              </option>
-            ))}
-          {CHOICES.map((c) => (
-            <option key={c.value} value={c.value}>
-              {c.text}
-            </option>
-          ))}
-        </select>
-      </td>
-    </tr>
-  );
-}
 
 const UNNAMED: Omit<Product, 'analysis' | 'densityKgPerL' | 'grade' | 'derivedFrom'> = {
   id: 'label',
@@ -160,7 +54,20 @@ export function LabelDesk() {
   const { text, paper, corrections } = useDeferredValue(desk);
   const reading = useMemo(() => readLabel(text, paper, corrections), [text, paper, corrections]);
   const shown = reading.lines.filter((l) => l.kind !== 'blank');
-  const unread = shown.filter((l) => l.kind === 'notUnderstood').length;
+  const [active, setActive] = useState<number>();
+  const [picture, setPicture] = useState<Picture>();
+  const marked = useMemo(
+    () => reading.lines.map((l) => ({ number: l.number, numbers: l.numbers, asked: l.kind === 'notUnderstood' })),
+    [reading],
+  );
+  const doubted = useMemo(() => new Set(marked.flatMap((l) => (l.asked ? [l.number] : []))), [marked]);
+  const files = usePaperFile((file) => {
+    setPicture(file.picture);
+    change({
+      text: file.text,
+      corrections: Object.fromEntries(file.doubted.map((n) => [n, { kind: 'doubt' } as const])),
+    });
+  });
   const product = useMemo(
     (): Product => ({
       ...UNNAMED,
@@ -183,7 +90,7 @@ export function LabelDesk() {
   return (
     <Sheet
       title="Label desk"
-      question="Paste a label, a feed tag or a lab slip, whatever its layout."
+      question="Paste a label, a feed tag or a lab slip, or open its file or photo."
       actions={
         <Link to="/shelf" className="action">
           Back to the shelf
@@ -205,6 +112,7 @@ export function LabelDesk() {
             />
           </div>
         </div>
+        <PaperFileButton files={files} />
         <button
           type="button"
           className="action main ml-auto"
@@ -214,61 +122,40 @@ export function LabelDesk() {
           Make it a bag
         </button>
       </div>
-      <label className="block text-sm text-faint" htmlFor="label-text">
-        The text of the label
-      </label>
-      <textarea
-        id="label-text"
-        spellCheck={false}
-        className={`field pasted ${shown.length === 0 ? 'min-h-64' : 'min-h-24'}`}
-        value={desk.text}
-        onChange={(e) =>
-          change({ text: e.target.value, corrections: carryCorrections(desk.text, e.target.value, desk.corrections) })
-        }
-        placeholder={
-          'Total Nitrogen (N) ........ 5.0%\n   3.5% Water Insoluble Nitrogen\nAvailable Phosphate (P2O5) .. 3.0%\nDerived from: feather meal, bone meal'
-        }
-      />
-      {desk.text.length > MOST_KEPT && (
-        <p className="mt-1 text-sm text-beet" role="status">
-          The bag will keep the first {formatGiven(MOST_KEPT)} of these {formatGiven(desk.text.length)} characters.
-        </p>
-      )}
-      {shown.length === 0 ? (
-        <Empty>
-          Each line will be shown here with what it was taken to be. A formula such as MgSO4·7H2O is a label too.
-        </Empty>
-      ) : (
-        <div className="relative mt-4 overflow-x-auto">
-          <table className="ledger" data-testid="label-lines">
-            <caption className="pb-1 text-left text-sm text-faint" aria-live="polite">
-              {unread === 0
-                ? 'Every figure was understood.'
-                : `${unread} ${unread === 1 ? 'line was' : 'lines were'} not understood: say what ${unread === 1 ? 'it is' : 'they are'}, or set ${unread === 1 ? 'it' : 'them'} aside.`}
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col" className="num">
-                  line
-                </th>
-                <th scope="col">as printed</th>
-                <th scope="col">taken as</th>
-                <th scope="col">take it as</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.map((line) => (
-                <LineRow
-                  key={line.number}
-                  line={line}
-                  correction={desk.corrections[line.number]}
-                  onCorrect={(c) => correct(line.number, c)}
-                />
-              ))}
-            </tbody>
-          </table>
+      <div className="paper-desk">
+        <div className="paper-side">
+          {picture && <PaperPicture picture={picture} active={active} doubted={doubted} onActive={setActive} />}
+          <PaperText
+            id="label-text"
+            label="The text of the label"
+            text={desk.text}
+            placeholder={EXAMPLE}
+            lines={marked}
+            active={active}
+            onActive={setActive}
+            onText={(next) => change({ text: next, corrections: carryCorrections(desk.text, next, desk.corrections) })}
+          />
+          {desk.text.length > MOST_KEPT && (
+            <p className="mt-1 text-sm text-beet" role="status">
+              The bag will keep the first {formatGiven(MOST_KEPT)} of these {formatGiven(desk.text.length)} characters.
+            </p>
+          )}
         </div>
-      )}
+        {shown.length === 0 ? (
+          <Empty>What each line was taken to be will stand here. A formula such as MgSO4·7H2O is a label too.</Empty>
+        ) : (
+          <div data-testid="label-reading">
+            <LabelQuestions lines={shown} active={active} onActive={setActive} onCorrect={correct} />
+            <LabelLines
+              lines={shown.filter((l) => l.kind !== 'notUnderstood')}
+              corrections={desk.corrections}
+              active={active}
+              onActive={setActive}
+              onCorrect={correct}
+            />
+          </div>
+        )}
+      </div>
       <MarginNotes>
         {reading.analysis.length > 0 && (
           <MarginNote title="The bag so far">

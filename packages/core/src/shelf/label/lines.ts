@@ -49,7 +49,7 @@ function readIngredientWords(text: string): readonly string[] {
 }
 
 function corrected(p: Prepared, number: number, correction: Correction, context: Context): Read | undefined {
-  if (correction.kind === 'choice') return undefined;
+  if (correction.kind === 'choice' || correction.kind === 'doubt') return undefined;
   if (correction.kind === 'ignore') return { kind: 'setAside', says: 'set aside by you' };
   const [found] = p.values;
   const place: Place = {
@@ -190,8 +190,21 @@ function readLine(
       };
 }
 
+/** A line whose letters were not clear: what it seems to say is asked about. */
+function doubted(read: Read): Read {
+  const { figures = [], says, kind } = read;
+  if (figures.length === 0 && kind !== 'package' && kind !== 'grade') return read;
+  return {
+    kind: 'notUnderstood',
+    says: `not clear in the picture: it seems to say ${says}`,
+    choices: [{ says, figures }],
+    told: (read.told ?? []).map((t) => ({ ...t, fate: 'asked' })),
+  };
+}
+
 /** A line as a person's choice among its readings has it. */
 function chosen(read: Read, correction: Correction | undefined, context: Context): Read {
+  if (correction?.kind === 'doubt') return doubted(read);
   const choice = correction?.kind === 'choice' ? read.choices?.find((c) => c.says === correction.says) : undefined;
   if (!choice) return read;
   if (choice.figures.length === 0) {

@@ -46,6 +46,8 @@ export type Correction =
   | { readonly kind: 'analyte'; readonly analyte: Analyte; readonly basis: Basis }
   | { readonly kind: 'protein'; readonly factor: ProteinFactor }
   | { readonly kind: 'choice'; readonly says: string }
+  /** The line itself was not clear, as in a picture: nothing of it is taken until a person says so. */
+  | { readonly kind: 'doubt' }
   | { readonly kind: 'ignore' };
 
 export interface LabelReading {
