@@ -121,6 +121,14 @@ const VIEWS = [
     path: '/shelf/label',
     steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)],
   },
+  {
+    name: 'label-photo',
+    path: '/shelf/label',
+    steps: [
+      click('[data-testid=sample-photo]'),
+      (page) => page.waitForSelector('[data-testid=paper-picture]', { timeout: 60_000 }),
+    ],
+  },
   { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
   { name: 'csv', path: '/shelf/csv', steps: [chooseCsv] },
   { name: 'price', path: '/price', steps: [click('[data-testid=ladder] .fig')] },
@@ -194,6 +202,7 @@ const VIEWS = [
 ];
 /** Taken for a look, not kept. */
 const NOT_KEPT = [
+  'label-photo',
   'bag-tall',
   'versions',
   'kitchen',

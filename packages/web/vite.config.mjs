@@ -4,7 +4,22 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { outDir: 'dist/app', manifest: true, emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    outDir: 'dist/app',
+    manifest: true,
+    emptyOutDir: true,
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    rollupOptions: {
+      output: {
+        // The reader of pictures looks for its data by its name.
+        assetFileNames: ({ names }) =>
+          names.some((name) => name.endsWith('.traineddata.gz'))
+            ? 'assets/[name][extname]'
+            : 'assets/[name]-[hash][extname]',
+      },
+    },
+  },
   worker: { format: 'es' },
   server: {
     host: '127.0.0.1', // The origin is kept: the server answers only to pages of its own host and port.

@@ -39,6 +39,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
         directives: {
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'worker-src': ["'self'"],
+          // A picture somebody opens is shown from memory.
+          'img-src': ["'self'", 'data:', 'blob:'],
           'font-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'upgrade-insecure-requests': null,

@@ -1,6 +1,6 @@
 import { createWorker, OEM, type Worker as Reader } from 'tesseract.js';
 import workerUrl from 'tesseract.js/dist/worker.min.js?url';
-import coreUrl from 'tesseract.js-core/tesseract-core-lstm.wasm.js?url';
+import coreUrl from 'tesseract.js-core/tesseract-core-simd-lstm.wasm.js?url';
 import dataUrl from '@tesseract.js-data/eng/4.0.0_best_int/eng.traineddata.gz?url';
 
 /** Where a line stands in a picture, as shares of its width and height. */
@@ -22,21 +22,26 @@ const SURE = 80;
 /** Letters that a picture often has for digits. */
 const DIGIT_LIKE = /\d|%|\b[lIO|]\b/;
 
-async function unpacked(url: string): Promise<Uint8Array> {
-  const answer = await fetch(url);
-  const bytes = await answer.arrayBuffer();
-  // A server may have unpacked it on the way.
-  if (new Uint8Array(bytes)[0] !== 0x1f) return new Uint8Array(bytes);
-  const stream = new Blob([bytes]).stream().pipeThrough(new DecompressionStream('gzip'));
-  return new Uint8Array(await new Response(stream).arrayBuffer());
-}
+/** The folder that holds the reader's data, which it looks for by its name. */
+const dataFolder = dataUrl.replace(/\/[^/]*$/, '');
 
-const SIZE = { width: 0, height: 0 };
-async function sizeOf(file: Blob): Promise<typeof SIZE> {
+/** Letters are read best when a picture is about so wide, in dots. */
+const WIDE = 1500;
+const MOST_TIMES = 3;
+
+/** A picture made as large as it is read best. */
+async function enlarged(
+  file: Blob,
+): Promise<{ readonly picture: Blob; readonly width: number; readonly height: number }> {
   const picture = await createImageBitmap(file);
-  const size = { width: picture.width, height: picture.height };
+  const times = Math.min(MOST_TIMES, Math.max(1, WIDE / picture.width));
+  const [width, height] = [Math.round(picture.width * times), Math.round(picture.height * times)];
+  const canvas = new OffscreenCanvas(width, height);
+  const pen = canvas.getContext('2d');
+  if (pen) pen.imageSmoothingQuality = 'high';
+  pen?.drawImage(picture, 0, 0, width, height);
   picture.close();
-  return size;
+  return { picture: await canvas.convertToBlob({ type: 'image/png' }), width, height };
 }
 
 /**
@@ -49,7 +54,7 @@ export async function pictureText(
   onShare: (share: number) => void,
   signal: AbortSignal,
 ): Promise<readonly PictureLine[]> {
-  const { width, height } = await sizeOf(file).catch(() => {
+  const { picture, width, height } = await enlarged(file).catch(() => {
     throw new Error('This picture could not be opened: expected a PNG, JPEG or WebP.');
   });
   let reader: Reader | undefined;
@@ -57,10 +62,10 @@ export async function pictureText(
     signal.addEventListener('abort', () => reject(new DOMException('Stopped.', 'AbortError')));
   });
   const work = async (): Promise<readonly PictureLine[]> => {
-    const data = await unpacked(dataUrl);
-    reader = await createWorker([{ code: 'eng', data }] as never, OEM.LSTM_ONLY, {
+    reader = await createWorker('eng', OEM.LSTM_ONLY, {
       workerPath: workerUrl,
       corePath: coreUrl,
+      langPath: dataFolder,
       workerBlobURL: false,
       cacheMethod: 'none',
       logger: ({ status, progress }) => {
@@ -69,12 +74,13 @@ export async function pictureText(
     });
     if (signal.aborted) throw new DOMException('Stopped.', 'AbortError');
     await reader.setParameters({ preserve_interword_spaces: '1' });
-    const { data: page } = await reader.recognize(file, {}, { blocks: true, text: false });
+    const { data: page } = await reader.recognize(picture, {}, { blocks: true, text: false });
     const lines = (page.blocks ?? []).flatMap((b) => b.paragraphs.flatMap((p) => p.lines));
     return lines.map((line): PictureLine => {
       const { x0, y0, x1, y1 } = line.bbox;
       return {
-        text: line.text.trimEnd(),
+        // A wide gap parts a name from its value; how wide says nothing more.
+        text: line.text.trimEnd().replace(/ {4,}/g, '   '),
         box: { left: x0 / width, top: y0 / height, width: (x1 - x0) / width, height: (y1 - y0) / height },
         doubted: line.words.some((w) => DIGIT_LIKE.test(w.text) && w.confidence < SURE),
       };

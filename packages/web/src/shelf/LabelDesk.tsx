@@ -7,6 +7,7 @@ import { PaperFileButton } from '../papers/PaperFileButton';
 import { PaperPicture } from '../papers/PaperPicture';
 import { PaperText } from '../papers/PaperText';
 import type { Picture } from '../papers/readPaperFile';
+import sampleUrl from '../papers/sampleLabel.png?url';
 import { usePaperFile } from '../papers/usePaperFile';
 import { Bag } from '../ui/Bag';
 import { Choice } from '../ui/Choice';
@@ -38,6 +39,10 @@ const UNNAMED: Omit<Product, 'analysis' | 'densityKgPerL' | 'grade' | 'derivedFr
   longevity: undefined,
   carbonToNitrogen: undefined,
 };
+
+/** An invented label, drawn, as the photo somebody would take of it. */
+const sampleLabel = async (): Promise<File> =>
+  new File([await (await fetch(sampleUrl)).blob()], 'sample label.png', { type: 'image/png' });
 
 const BLANK: Kept = { text: '', paper: 'label', corrections: {} };
 
@@ -142,7 +147,18 @@ export function LabelDesk() {
           )}
         </div>
         {shown.length === 0 ? (
-          <Empty>What each line was taken to be will stand here. A formula such as MgSO4·7H2O is a label too.</Empty>
+          <Empty>
+            What each line was taken to be will stand here. A formula such as MgSO4·7H2O is a label too.
+            <button
+              type="button"
+              className="plain mt-2 block"
+              data-testid="sample-photo"
+              disabled={files.reading !== undefined}
+              onClick={() => void sampleLabel().then(files.take)}
+            >
+              Try it with a drawn photo of a label
+            </button>
+          </Empty>
         ) : (
           <div data-testid="label-reading">
             <LabelQuestions lines={shown} active={active} onActive={setActive} onCorrect={correct} />
