@@ -135,7 +135,7 @@ test.each([
 
 const chooseLog = (name = 'probe 4.csv'): Promise<void> =>
   userEvent.upload(
-    screen.getByLabelText(/A logger’s CSV file/),
+    screen.getByLabelText(/A logger’s file, CSV or XLSX/),
     new File(['date,soil °C\n2026-04-01,8\n'], name, { type: 'text/csv' }),
   );
 

@@ -1,11 +1,9 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import Papa from 'papaparse';
-import { Trash2, Upload } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
 import {
-  readSoilSlip,
   SOIL_ANALYTE_NAMES,
   SOIL_ANALYTES,
   SOIL_METHOD_NAMES,
@@ -23,105 +21,14 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
-import { blankFigure, blankSoil, figureText, readSoil, soilText, type SoilFigureText, type SoilText } from './soilText';
+import { PasteSlip } from './PasteSlip';
+import { blankFigure, blankSoil, readSoil, soilText, type SoilFigureText, type SoilText } from './soilText';
 
 const ANALYTE_OPTIONS = SOIL_ANALYTES.map((a) => ({ value: a, text: SOIL_ANALYTE_NAMES[a] }));
 const METHOD_OPTIONS = SOIL_METHODS.map((m) => ({ value: m, text: SOIL_METHOD_NAMES[m] }));
 /** The units of a figure, and the one it has though it is not its own, so that nothing changes unseen. */
 const unitOptions = ({ analyte, unit }: SoilFigureText) =>
   [...new Set([...soilUnits(analyte as SoilAnalyte), unit])].map((u) => ({ value: u, text: u || 'none' }));
-
-const MOST_SLIP_BYTES = 200_000;
-
-/** The rows of a table as lines, cells apart. */
-const rowsAsLines = (content: string): string =>
-  Papa.parse<string[]>(content, {})
-    .data.map((cells) =>
-      cells
-        .map((c) => c.trim())
-        .filter(Boolean)
-        .join(' '),
-    )
-    .join('\n');
-/** Whether pasted text is a table of comma-separated cells; words before a comma have a space behind it, cells have none. */
-const isCommaTable = (text: string): boolean =>
-  /^[^\n,]*(?:,(?! )[^\n,]*){2,}$/m.test(text.trim().split('\n', 1)[0] ?? '');
-
-/** The slip as pasted or as a file: what each line was read as, and the step that takes the figures over. */
-function PasteSlip() {
-  const { setValue, getValues } = useFormContext<SoilText>();
-  const [text, setText] = useState('');
-  const [refused, setRefused] = useState('');
-  /** Its rows as lines, cells apart; what is no text is refused. */
-  const fromFile = async (file: File): Promise<void> => {
-    const content = file.size > MOST_SLIP_BYTES ? undefined : await file.text();
-    if (content === undefined || /[\0\ufffd]/.test(content))
-      return setRefused(`Read “${file.name}”, expected a CSV or text file of at most ${MOST_SLIP_BYTES / 1000} kB.`);
-    setRefused('');
-    setText(rowsAsLines(content));
-  };
-  const lines = useMemo(
-    () => readSoilSlip(isCommaTable(text) ? rowsAsLines(text) : text).filter((l) => l.text !== ''),
-    [text],
-  );
-  const figures = lines.flatMap((l) => (l.figure ? [figureText(l.figure)] : []));
-  const take = (): void => {
-    setValue('figures', [...getValues('figures').filter((f) => f.value.trim() !== ''), ...figures], {
-      shouldDirty: true,
-    });
-    setText('');
-  };
-  return (
-    <FormPart title="Paste the slip" hint="or the rows of a CSV; or type the figures below">
-      <label htmlFor="slip-file" className="action mb-2 focus-within:outline-2">
-        <Upload size={16} aria-hidden="true" />A CSV or text file of the slip
-        <input
-          id="slip-file"
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          className="sr-only"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) void fromFile(file);
-            e.target.value = '';
-          }}
-        />
-      </label>
-      {refused && (
-        <p role="alert" className="mb-2 text-beet">
-          {refused}
-        </p>
-      )}
-      <label htmlFor="slip" className="sr-only">
-        The text of the slip
-      </label>
-      <textarea
-        id="slip"
-        className="field pasted min-h-24"
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        placeholder={'pH 6.4\nPhosphorus (Olsen) 27 mg/kg\nPotassium, ammonium acetate 165 mg/kg'}
-      />
-      {lines.length > 0 && (
-        <div className="mt-2" data-testid="slip-lines">
-          <ul className="text-[0.9375rem]">
-            {lines.map((l, i) => (
-              <li key={`${l.number}.${i}`}>
-                <span className="text-faint">{l.text}</span> →{' '}
-                <span className={l.figure ? 'text-moss' : /^holds/.test(l.says) ? 'text-faint' : 'text-beet'}>
-                  {l.says}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <button type="button" className="action mt-2" disabled={figures.length === 0} onClick={take}>
-            Take over {figures.length} {figures.length === 1 ? 'figure' : 'figures'}
-          </button>
-        </div>
-      )}
-    </FormPart>
-  );
-}
 
 function FigureRows() {
   const { control, setValue, getValues } = useFormContext<SoilText>();

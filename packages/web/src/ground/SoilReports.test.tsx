@@ -102,7 +102,7 @@ test('a slip as a CSV file is read row by row; a file that is no text is refused
     path: `/ground/${samplePlots[0]!.id}/soil/new`,
     route: '/ground/:id/soil/:reportId',
   });
-  const input = screen.getByLabelText<HTMLInputElement>(/A CSV or text file of the slip/);
+  const input = screen.getByTestId<HTMLInputElement>('paper-file');
   const file = (content: string, name: string): File =>
     Object.assign(new File([content], name), { text: () => Promise.resolve(content) });
   await userEvent.upload(
@@ -110,9 +110,7 @@ test('a slip as a CSV file is read row by row; a file that is no text is refused
     file('Analyte,Method,Value,Unit\n"Phosphorus",Olsen,27,mg/kg\npH,water,6.4,\n', 'slip.csv'),
   );
   await waitFor(() =>
-    expect(screen.getByTestId('slip-lines').textContent).toMatch(
-      /Phosphorus Olsen 27 mg\/kg → 27 mg\/kg phosphorus, Olsen.*pH water 6\.4 → pH 6\.4, in water/,
-    ),
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(/27 mg\/kg phosphorus, Olsen.*pH 6\.4, in water/),
   );
   await userEvent.click(screen.getByRole('button', { name: 'Take over 2 figures' }));
   expect(screen.getByLabelText<HTMLInputElement>(/Figure 1, value/).value).toBe('27');
@@ -156,16 +154,29 @@ test('pasted rows of a CSV are read by their cells; a slip with decimal commas s
   await userEvent.paste('Analyte,Result,Unit,Method\npH,6.4,,H2O\nP,27,mg/kg,Olsen\nNa,46,mg/L,saturated paste');
   await waitFor(() =>
     expect(screen.getByTestId('slip-lines').textContent).toMatch(
-      /pH 6\.4 H2O → pH 6\.4, in water.*27 mg\/kg phosphorus, Olsen.*46 mg\/L sodium, saturated paste/,
+      /pH 6\.4, in water.*27 mg\/kg phosphorus, Olsen.*46 mg\/L sodium, saturated paste/,
     ),
   );
   await userEvent.clear(area);
   await userEvent.paste('pH 6,4, in water\nP (Olsen) 27,5 mg/kg');
   await waitFor(() =>
-    expect(screen.getByTestId('slip-lines').textContent).toMatch(
-      /→ pH 6\.4, in water.*→ 27\.5 mg\/kg phosphorus, Olsen/,
-    ),
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(/pH 6\.4, in water.*27\.5 mg\/kg phosphorus, Olsen/),
   );
+});
+
+test('beds side by side are asked about first, and the answer takes its column', async () => {
+  await show(<SoilReportEditor />, {
+    path: `/ground/${samplePlots[0]!.id}/soil/new`,
+    route: '/ground/:id/soil/:reportId',
+  });
+  await userEvent.click(screen.getByLabelText('The text of the slip'));
+  await userEvent.paste('Analysis\tBed 1\tBed 2\npH\t6.4\t7.0\nP (Olsen) mg/kg\t12\t18');
+  await userEvent.click(await screen.findByRole('button', { name: 'Bed 2' }));
+  await waitFor(() =>
+    expect(screen.getByTestId('slip-lines').textContent).toMatch(/pH 7, method not said.*18 mg\/kg phosphorus, Olsen/),
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'Take over 2 figures' }));
+  expect(screen.getByLabelText<HTMLInputElement>(/Figure 2, value/).value).toBe('18');
 });
 
 test('what is chosen brings its own unit and keeps one that fits; a value no soil has is told beside it', async () => {

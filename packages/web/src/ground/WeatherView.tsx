@@ -19,6 +19,7 @@ import {
   waterYear,
   type Site,
 } from '@wheat-ledger/core';
+import { asTableFile, TABLE_FILES } from '../papers/sheets';
 import { problemOf, useRecords, useTakeLogMutation } from '../app/api';
 import { dataAt } from '../app/ledger';
 import { ofPlot } from '../app/workspace';
@@ -154,6 +155,14 @@ function YearOfWater({ site }: { site: Site }) {
 function TakeFile({ plot }: { plot: PlotRecord }) {
   const [send, { isLoading }] = useTakeLogMutation();
   const [outcome, setOutcome] = useState<{ readonly report: LoggerReport } | { readonly trouble: string }>();
+  const takeFile = async (file: File): Promise<void> => {
+    try {
+      const table = await asTableFile(file);
+      await take(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Logger', table);
+    } catch (error) {
+      setOutcome({ trouble: error instanceof Error ? error.message : `“${file.name}” could not be read.` });
+    }
+  };
   const take = async (name: string, csv: Blob): Promise<void> => {
     const result = await send({ plotId: plot.id, name, csv });
     setOutcome(result.error ? { trouble: problemOf(result.error).detail } : { report: result.data });
@@ -163,15 +172,15 @@ function TakeFile({ plot }: { plot: PlotRecord }) {
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <label htmlFor="log-file" className="action focus-within:outline-2">
           <Upload size={16} aria-hidden="true" />
-          {isLoading ? 'Reading …' : 'A logger’s CSV file'}
+          {isLoading ? 'Reading …' : 'A logger’s file, CSV or XLSX'}
           <input
             id="log-file"
             type="file"
-            accept=".csv,text/csv,text/plain"
+            accept={TABLE_FILES}
             className="sr-only"
             onChange={(e) => {
               const file = e.target.files?.[0];
-              if (file) void take(file.name.replace(/\.\w+$/, '').slice(0, 120) || 'Logger', file);
+              if (file) void takeFile(file);
               e.target.value = '';
             }}
           />

@@ -1,5 +1,6 @@
 import { asTableFile, isSheet } from './sheets';
 import type { Box } from './pictureText';
+import { asPaper } from './tables';
 
 /** A picture of a paper, with where its lines stand. */
 export interface Picture {
@@ -20,24 +21,13 @@ export interface PaperFile {
 export const PAPER_FILES =
   '.txt,.csv,.tsv,.xlsx,.pdf,image/png,image/jpeg,image/webp,text/plain,text/csv,application/pdf';
 const MOST_BYTES = 20_000_000;
+const MOST_TEXT_BYTES = 200_000;
 
 const isPdf = (file: File): boolean => file.type === 'application/pdf' || /\.pdf$/i.test(file.name);
 const isPicture = (file: File): boolean => file.type.startsWith('image/') || /\.(?:png|jpe?g|webp)$/i.test(file.name);
 const isText = (file: File): boolean => file.type.startsWith('text/') || /\.(?:txt|csv|tsv)$/i.test(file.name);
 
 const plain = (text: string): PaperFile => ({ text, doubted: [], picture: undefined });
-
-/** Cells of a table as a paper has them: wide apart. */
-const asPaper = (csv: string): string =>
-  csv
-    .split('\n')
-    .map((row) =>
-      row
-        .replace(/"([^"]*)"/g, (_, cell: string) => cell.replaceAll(',', '\u0000'))
-        .replaceAll(',', '\t')
-        .replaceAll('\u0000', ','),
-    )
-    .join('\n');
 
 /**
  * The text of a paper in a file: text, a table, a PDF, or a picture that is read.
@@ -72,6 +62,8 @@ export async function readPaperFile(
     };
   }
   if (!isText(file)) throw new Error(`Read “${file.name}”, expected text, CSV, XLSX, PDF or a picture.`);
-  const text = await file.text();
+  const text = file.size > MOST_TEXT_BYTES ? undefined : await file.text();
+  if (text === undefined || /[\0\ufffd]/.test(text))
+    throw new Error(`Read “${file.name}”, expected a CSV or text file of at most ${MOST_TEXT_BYTES / 1000} kB.`);
   return plain(/\.csv$/i.test(file.name) ? asPaper(text) : text);
 }

@@ -15,6 +15,7 @@ import type { DecimalMark } from '@wheat-ledger/core';
 import { problemOf, useCsvProgressQuery, useImportCsvMutation, useRecords } from '../app/api';
 import { dataAt } from '../app/ledger';
 import { useAppSelector } from '../app/store';
+import { asTableFile, TABLE_FILES } from '../papers/sheets';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
@@ -40,11 +41,15 @@ function tableOf(file: File, first: readonly (readonly string[])[]): Table | str
 }
 
 /** The heading and first rows of a file; what is too large or empty is refused in words. The server reads the rest. */
-function peek(file: File): Promise<Table | string> {
-  if (file.size > MOST_CSV_BYTES)
-    return Promise.resolve(
-      `Read a file of ${Math.round(file.size / 1e6)} MB, expected at most ${MOST_CSV_BYTES / 1e6} MB.`,
-    );
+async function peek(chosen: File): Promise<Table | string> {
+  if (chosen.size > MOST_CSV_BYTES)
+    return `Read a file of ${Math.round(chosen.size / 1e6)} MB, expected at most ${MOST_CSV_BYTES / 1e6} MB.`;
+  let file: File;
+  try {
+    file = await asTableFile(chosen);
+  } catch (error) {
+    return error instanceof Error ? error.message : `“${chosen.name}” could not be read.`;
+  }
   return new Promise((resolve) => {
     Papa.parse<string[]>(file, {
       preview: PREVIEWED + MOST_ABOVE,
@@ -245,7 +250,7 @@ export function CsvView() {
           <input
             id="csv-file"
             type="file"
-            accept=".csv,text/csv,.tsv,text/plain"
+            accept={TABLE_FILES}
             className="sr-only"
             onChange={(e) => {
               void take(e.target.files?.[0]);
