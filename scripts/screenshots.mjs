@@ -82,7 +82,10 @@ const openSoilReport = async (page, { api }) => {
   const { items } = await api('plots');
   await page.goto(`${page.base}/ground/${items.find((p) => p.name.includes('wheat')).id}/soil/new`);
   await page.waitForSelector('#slip');
-  await page.type('#slip', 'pH 6.2\nMehlich-3, mg/kg\nPhosphorus 48\nPotassium 180\nVigour 12 %');
+  await page.type(
+    '#slip',
+    'Analysis          Bed 1   Bed 2   Target\npH                6.2     6.8     6.5\nMehlich-3, mg/kg\nPhosphorus        48      61      45\nVigour 12 %\nPhosphate 30 mg/kg',
+  );
 };
 const openPlot =
   (name, page = '') =>
@@ -128,6 +131,18 @@ const VIEWS = [
       click('[data-testid=sample-photo]'),
       (page) => page.waitForSelector('[data-testid=paper-picture]', { timeout: 60_000 }),
     ],
+  },
+  {
+    name: 'evening-label',
+    path: '/shelf/label',
+    theme: 'evening',
+    steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)],
+  },
+  {
+    name: 'phone-label',
+    path: '/shelf/label',
+    viewport: PHONE,
+    steps: [(page) => page.waitForSelector('#label-text'), (page) => page.type('#label-text', LABEL)],
   },
   { name: 'materials', path: '/shelf/materials', steps: [(page) => page.waitForSelector('[data-testid=library]')] },
   { name: 'csv', path: '/shelf/csv', steps: [chooseCsv] },
@@ -202,6 +217,8 @@ const VIEWS = [
 ];
 /** Taken for a look, not kept. */
 const NOT_KEPT = [
+  'evening-label',
+  'phone-label',
   'label-photo',
   'bag-tall',
   'versions',

@@ -1,5 +1,6 @@
 import type { DeclaredValue } from '../quantity/index.js';
 import type { AnalysisFigure } from '../shelf/index.js';
+import { inColumns, printNumber, printValue } from './printing.js';
 import { FRAME, paperName, type PaperLanguage } from './words.js';
 
 /** Ways to lay out the figures of a paper. */
@@ -35,17 +36,6 @@ interface Row {
   readonly figure: AnalysisFigure;
 }
 
-/** A number as the style prints it. @example printNumber(0.5, 'comma') // '0,5' */
-export function printNumber(value: number, decimal: PaperStyle['decimal']): string {
-  const text = Number(value.toPrecision(6)).toString();
-  return decimal === 'comma' ? text.replace('.', ',') : text;
-}
-function printValue(value: DeclaredValue, decimal: PaperStyle['decimal']): string {
-  const number = (n: number): string => printNumber(n, decimal);
-  if (value.kind === 'below') return `< ${number(value.limit)}`;
-  return value.kind === 'number' ? number(value.value) : `${number(value.low)}–${number(value.high)}`;
-}
-
 const spread = (left: string, right: string, width: number, fill: string): string =>
   `${left} ${fill.repeat(Math.max(3, width - left.length - right.length))} ${right}`;
 
@@ -54,17 +44,6 @@ function byUnit(rows: readonly Row[]): readonly (readonly Row[])[] {
   const units = [...new Set(rows.map((r) => r.unit))];
   return units.map((unit) => rows.filter((r) => r.unit === unit));
 }
-
-/** Words of equal width side by side. */
-const inColumns = (rows: readonly (readonly string[])[]): readonly string[] => {
-  const widths = (rows[0] ?? []).map((_, i) => Math.max(...rows.map((row) => (row[i] ?? '').length)) + 3);
-  return rows.map((row) =>
-    row
-      .map((cell, i) => cell.padEnd(widths[i] ?? 0))
-      .join('')
-      .trimEnd(),
-  );
-};
 
 /** A limit that a laboratory could tell for a value: a tenth of it or less. */
 const limitOf = ({ figure: { value } }: Row, decimal: PaperStyle['decimal']): string =>

@@ -81,6 +81,7 @@ export const FRAME = {
   limit: all('LOD|Nachweisgrenze|Limite de détection|Límite de detección|Limite di rilevabilità|Detectiegrens|Limite de deteção|Granica oznaczalności|Detektionsgräns'),
   asIs: all('As received|Frischmasse|Sur brut|Sobre materia original|Sul tal quale|In het product|Na matéria original|Świeża masa|Färskvikt'),
   dry: all('Dry matter|Trockenmasse|Sur sec|Sobre materia seca|Sul secco|Droge stof|Na matéria seca|Sucha masa|Torrsubstans'),
+  wanted: all('Target|Zielwert|Valeur souhaitable|Valor deseado|Valore ottimale|Streefwaarde|Valor ideal|Zalecana|Riktvärde'),
   moisture: all('Moisture|Feuchtigkeit|Humidité|Humedad|Umidità|Vocht|Humidade|Wilgotność|Vattenhalt'),
   sample: all('Sample|Probe|Échantillon|Muestra|Campione|Monster|Amostra|Próbka|Prov'),
 } as const;

@@ -10,7 +10,7 @@ export { type Column, columnsIn } from './tables.js';
 export { withoutAsides } from './asides.js';
 export { type Fate, type FateKind, fatesOf, type Told } from './fate.js';
 export { freeUnit, isDry, ofAll, prepared, type Prepared, type TellingUnit, unitAmong } from './prepare.js';
-export { joined, roleBefore, rowOf, type Row, underTheirUnits, withLimits } from './rows.js';
+export { besideRow, joined, roleBefore, rowOf, type Row, toldBeside, underTheirUnits, withLimits } from './rows.js';
 export { type Stack, stackedBelow } from './stacks.js';
 export { linesOf, MOST_LINES, MOST_PER_LINE, printedLine } from './paper.js';
 export { type Package, type PackageReading, readPackages } from './packages.js';

@@ -1,4 +1,4 @@
-import type { Bracket, Pair } from './binding.js';
+import type { BoundLine, Bracket, Pair } from './binding.js';
 import type { Told } from './fate.js';
 import { unitAmong, type TellingUnit } from './prepare.js';
 import { subjectOf } from './subjects.js';
@@ -106,6 +106,18 @@ export function underTheirUnits(pairs: readonly Pair[], columns: readonly Column
     return unit && pair.found.unit === undefined ? { ...pair, name: [...pair.name, unit] } : pair;
   });
 }
+
+/** Whether the brackets of a row are beside its values: they name nothing, or only a class. */
+export const besideRow = ({ pairs, brackets }: Pick<BoundLine, 'pairs' | 'brackets'>): boolean =>
+  pairs.length > 0 &&
+  (brackets.length === 0 || !pairs.some((p) => p.found.none)) &&
+  brackets.every((b) => b.pairs.every((p) => p.subject === undefined || p.subject.kind === 'soil'));
+
+/** What stands in the brackets of a row is set aside. */
+export const toldBeside = ({ brackets }: Pick<BoundLine, 'brackets'>): readonly Told[] =>
+  brackets
+    .flatMap((b) => b.pairs)
+    .map(({ found: { start, end } }) => ({ start, end, fate: 'setAside', why: 'a class or a remark beside the row' }));
 
 /** A row of a table, with the value that counts. */
 export interface Row {

@@ -52,7 +52,8 @@ const isSample = (cell: readonly Token[]): boolean =>
 function columnOf(cell: readonly Token[], line: string): Column | undefined {
   const { start, end } = spanOf(cell);
   const unit = unitIn(cell);
-  const role = cell.map(roleOf).find((r) => r !== undefined && r !== 'sample');
+  // "Ideal value" is wanted, though a value may be what was found: the most telling word counts.
+  const role = ROLES.find(([meaning, r]) => r !== 'sample' && cell.some((t) => tells(t, meaning)))?.[1];
   const text = line.slice(start, end);
   if (isSample(cell) && !role) return { role: 'sample', text, unit, start, end };
   if (role) return { role, text, unit, start, end };

@@ -111,12 +111,17 @@ export function valuesIn(tokens: readonly Token[], line: string): readonly Found
   return found;
 }
 
-/** "Sample 2", "Bed 4": a number that only tells which. */
-const isLabel = (tokens: readonly Token[], at: number): boolean =>
-  tells(tokens[at - 1], 'sample', 'reference') &&
-  /^\d+$/.test(tokens[at]?.text ?? '') &&
-  (tokens[at]?.start ?? 0) - (tokens[at - 1]?.end ?? 0) <= 1 &&
-  tokens[at + 1]?.kind !== 'content';
+/** "Sample 2", "Bed 4", "2026 result": a number that only tells which. */
+function isLabel(tokens: readonly Token[], at: number): boolean {
+  const [before, number, behind] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+  if (behind?.kind === 'content' || !/^\d+$/.test(number?.text ?? '')) return false;
+  const touches = (number?.start ?? 0) - (before?.end ?? 0) <= 1;
+  const year = /^(?:19|20)\d\d$/.test(number?.text ?? '');
+  return (
+    (touches && tells(before, 'sample', 'reference')) || (year && [before, behind].some((t) => tells(t, ...OF_A_YEAR)))
+  );
+}
+const OF_A_YEAR = ['role.found', 'role.before', 'role.wanted', 'date', 'section'] as const;
 
 /** "% K 3.6 % Mg 17.2" has its units before: the line begins with one, and its last number has none. */
 function unitsAhead(tokens: readonly Token[]): boolean {

@@ -1,9 +1,10 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { readSoilSlip, type SoilLine } from '@wheat-ledger/core';
+import { PRACTICE_SOIL, readSoilSlip, type SoilFigure, type SoilLine } from '@wheat-ledger/core';
 import { PaperFileButton } from '../papers/PaperFileButton';
 import { PaperPicture } from '../papers/PaperPicture';
 import { PaperText } from '../papers/PaperText';
+import { PracticeLab } from '../papers/PracticeLab';
 import type { Picture } from '../papers/readPaperFile';
 import { asPaper, isCommaTable } from '../papers/tables';
 import { usePaperFile } from '../papers/usePaperFile';
@@ -52,8 +53,11 @@ function SlipLine({ line, chosen, onActive, onChoose }: SlipLineProps) {
   );
 }
 
-/** The slip as pasted or as a file, beside what each line was read as: what is asked first, then the step that takes the figures over. */
-export function PasteSlip() {
+/**
+ * The slip as pasted or as a file, beside what each line was read as: what is asked first, then the step that takes the figures over.
+ * @param latest what the plot's newest report holds, for a practice sample
+ */
+export function PasteSlip({ latest }: { latest: readonly SoilFigure[] }) {
   const { setValue, getValues } = useFormContext<SoilText>();
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Chosen>({});
@@ -64,6 +68,10 @@ export function PasteSlip() {
     setChosen({});
     setPicture(file.picture);
   });
+  const sample = useMemo(
+    () => ({ kind: 'soil' as const, figures: latest.length > 0 ? latest : PRACTICE_SOIL }),
+    [latest],
+  );
   const slip = useDeferredValue(text);
   const lines = useMemo(() => readSoilSlip(slip, chosen).filter((l) => l.text !== ''), [slip, chosen]);
   const marked = useMemo(
@@ -82,11 +90,24 @@ export function PasteSlip() {
     setText('');
     setPicture(undefined);
   };
-  const shown = [...lines.filter((l) => inDoubt(l, chosen)), ...lines.filter((l) => !inDoubt(l, chosen))];
+  // A row under beds that wait for an answer is no question of its own.
+  const shown = [...lines.filter((l) => inDoubt(l, chosen)), ...lines.filter((l) => !inDoubt(l, chosen))].filter(
+    (l) => !l.waits,
+  );
   return (
     <FormPart title="Paste the slip" hint="or open its file or photo; or type the figures below">
-      <div className="mb-2">
+      <div className="mb-2 flex flex-wrap items-start gap-x-6 gap-y-2">
         <PaperFileButton files={files} />
+        <PracticeLab
+          what="A soil sample"
+          kept="practice.soil"
+          sample={sample}
+          onPaper={(paper) => {
+            setText(paper);
+            setChosen({});
+            setPicture(undefined);
+          }}
+        />
       </div>
       <div className={lines.length > 0 ? 'paper-desk' : ''}>
         <div>

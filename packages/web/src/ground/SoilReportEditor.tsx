@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
-import { SoilReportInput, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
+import { SoilReportInput, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
 import {
   SOIL_ANALYTE_NAMES,
   SOIL_ANALYTES,
@@ -12,6 +12,7 @@ import {
   type SoilAnalyte,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { useReportsOf } from '../app/soil';
 import { today } from '../app/today';
 import { ofPlot } from '../app/workspace';
 import { EditForm, FormPart } from '../ui/EditForm';
@@ -79,6 +80,8 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
   const takeOut = useTakeOut('soil', back);
   const saved = useMemo(() => (record ? soilText(record) : blankSoil(today())), [record]);
   const read = useMemo(() => readSoil(plot.id), [plot.id]);
+  const [newest] = useReportsOf(plot.id);
+  const latest = useMemo(() => (newest ? toSoilReport(newest).figures : []), [newest]);
   const { edit } = useRecordForm<'soil', SoilText>({
     kind: 'soil',
     Input: SoilReportInput,
@@ -121,7 +124,7 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
           </>
         }
       >
-        <PasteSlip />
+        <PasteSlip latest={latest} />
         <div className="grid gap-3 sm:grid-cols-3">
           <TextField name="name" label="Lab and slip" placeholder="Slip HG-17" />
           <DayField name="sampledOn" label="Sampled on" />

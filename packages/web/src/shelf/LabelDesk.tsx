@@ -1,11 +1,12 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { formatGiven, readLabel, type Correction, type Product } from '@wheat-ledger/core';
+import { formatGiven, PRACTICE_COMPOST, readLabel, type Correction, type Product } from '@wheat-ledger/core';
 import { readKept, writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { PaperFileButton } from '../papers/PaperFileButton';
 import { PaperPicture } from '../papers/PaperPicture';
 import { PaperText } from '../papers/PaperText';
+import { PracticeLab } from '../papers/PracticeLab';
 import type { Picture } from '../papers/readPaperFile';
 import sampleUrl from '../papers/sampleLabel.png?url';
 import { usePaperFile } from '../papers/usePaperFile';
@@ -40,6 +41,7 @@ const UNNAMED: Omit<Product, 'analysis' | 'densityKgPerL' | 'grade' | 'derivedFr
   carbonToNitrogen: undefined,
 };
 
+const COMPOST = { kind: 'product', figures: PRACTICE_COMPOST } as const;
 /** An invented label, drawn, as the photo somebody would take of it. */
 const sampleLabel = async (): Promise<File> =>
   new File([await (await fetch(sampleUrl)).blob()], 'sample label.png', { type: 'image/png' });
@@ -191,6 +193,17 @@ export function LabelDesk() {
             </div>
           </MarginNote>
         )}
+        <MarginNote title="Practice">
+          <PracticeLab
+            what="A compost sample"
+            kept="practice.compost"
+            sample={COMPOST}
+            onPaper={(paperText) => {
+              setPicture(undefined);
+              change({ text: paperText, paper: 'measured', corrections: {} });
+            }}
+          />
+        </MarginNote>
         <MarginNote title="What it never does">
           <p>
             It never guesses a number, a unit or a nutrient. A figure without a unit is asked about; a grade with two

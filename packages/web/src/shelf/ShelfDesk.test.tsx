@@ -78,6 +78,15 @@ test('numbers are marked where they stand by what became of them, and the line t
   expect(document.querySelector('.line-active')?.textContent).toBe('Nitrogen 5 %');
 });
 
+test('a sample comes back from the practice laboratory as a paper that is read', async () => {
+  await show(<LabelDesk />);
+  await userEvent.click(await screen.findByRole('button', { name: /Send a compost sample/ }));
+  expect(screen.getByTestId('practice-lab').textContent).toMatch(/A compost sample was sent on .*takes \d+ days/);
+  await userEvent.click(screen.getByRole('button', { name: 'Let the days pass' }));
+  expect(screen.getByTestId('practice-lab').textContent).toMatch(/Its paper is here, in \w+/);
+  await waitFor(() => expect(document.querySelector('[data-testid=label-lines]')?.textContent).toMatch(/nitrogen/));
+});
+
 test('the library finds by name, shows its facts with the table of its salt index, and says when nothing fits', async () => {
   await show(<LibraryView />);
   const search = screen.getByLabelText('Find a material by name or element');

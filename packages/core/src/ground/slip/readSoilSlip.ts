@@ -1,5 +1,7 @@
-import { declaredRange, decimalMarkIn, formatGiven } from '../../quantity/index.js';
+import { analyteName } from '../../nutrient/index.js';
+import { declaredRange, decimalMarkIn } from '../../quantity/index.js';
 import {
+  besideRow,
   bindLine,
   columnsIn,
   fatesOf,
@@ -11,6 +13,7 @@ import {
   roleBefore,
   rowOf,
   stackedBelow,
+  toldBeside,
   subjectOf,
   tells,
   underTheirUnits,
@@ -23,6 +26,7 @@ import {
   type Pair,
   type Prepared,
   type Stack,
+  type Subject,
   type TellingUnit,
   type Told,
   type Token,
@@ -38,6 +42,8 @@ export interface SoilLine {
   /** What it was taken to be, or why not. */
   readonly says: string;
   readonly choices: readonly SoilChoice[];
+  /** It waits for the answer to a line above. */
+  readonly waits?: true;
   /** Every number of the line, and what became of it; told once where a line has several figures. */
   readonly numbers: readonly Fate[];
 }
@@ -56,8 +62,16 @@ interface Context {
 interface Piece {
   readonly outcome: Outcome;
   readonly found: FoundValue;
+  /** The name before, where the value has none of its own. */
+  readonly of?: string | undefined;
 }
 const withoutIndex = (name: readonly Token[]): readonly Token[] => name.filter((t) => !tells(t, 'of.index'));
+
+/** What a value is by the words around it alone: what is wanted, a limit, a class. */
+function asideBy({ before, found }: Pair): string | undefined {
+  const index = before.some((t) => tells(t, 'of.index')) && found.unit === undefined;
+  return roleBefore(before) ?? (index ? OTHER_THINGS.index : undefined);
+}
 
 /** The values of a line with their names; a value behind an index or what is wanted has the name before it. */
 function piecesOf(bound: BoundLine, line: Clause): readonly Piece[] {
@@ -66,47 +80,62 @@ function piecesOf(bound: BoundLine, line: Clause): readonly Piece[] {
   const single = pairs.length === 1 && bound.brackets.length === 0;
   const pieces = [...pairs, ...bound.brackets.flatMap((b) => b.pairs)].map((pair): Piece => {
     const { found } = pair;
-    const role = roleBefore(pair.before);
     const index = pair.before.some((t) => tells(t, 'of.index'));
     const own = tradeOnly(pair.subject, pair.name);
     const inherited = before && tradeOnly(subjectOf(withoutIndex(before.name)), before.name);
     if (pair.subject) before = pair;
-    if (role !== undefined) return { found, outcome: { says: role, fate: 'setAside' } };
-    if (index && found.unit === undefined)
-      return { found, outcome: { says: OTHER_THINGS.index ?? '', fate: 'setAside' } };
+    const aside = asideBy(pair);
+    if (aside !== undefined) return { found, outcome: { says: aside, fate: 'setAside' } };
     const named = index && own?.kind === 'soil' ? tradeOnly(subjectOf(withoutIndex(pair.name)), pair.name) : own;
     const subject = named ?? (line.shares ? undefined : inherited);
-    if (!subject)
-      return {
-        found,
-        outcome: line.shares
-          ? { says: SHARE_OF_EXCHANGE, fate: 'setAside' }
-          : { says: 'a number without a name that is known', fate: 'notUnderstood' },
-      };
+    if (!subject) return { found, outcome: line.shares ? SHARE : NAMELESS };
     const name = own ? pair.name : (before?.name ?? []);
     const words = single ? line.words : [...name, ...pair.before, ...pair.behind];
-    return { found, outcome: outcomeOf({ ...pair, name: own ? pair.name : [] }, subject, { ...line, words }) };
+    const outcome = outcomeOf({ ...pair, name: own ? pair.name : [] }, subject, { ...line, words });
+    return { found, outcome, of: named ? undefined : nameText(subject) };
   });
   return oneEach(pieces);
 }
+const SHARE: Outcome = { says: SHARE_OF_EXCHANGE, fate: 'setAside' };
+const NAMELESS: Outcome = { says: 'a number without a name that is known', fate: 'notUnderstood' };
+const nameText = (subject: Subject): string =>
+  subject.kind === 'nutrient' ? analyteName(subject.element) : subject.kind === 'soil' ? subject.what : 'it';
 
-/** Of two values of one thing in a line the first counts, if the other is it in another unit; else both are told. */
+/**
+ * Of two values of one thing in a line the first counts, if the other is it in another unit; else nobody can tell which is meant, and both are asked
+ * about. So is a value under a name whose own value could not be taken.
+ */
 function oneEach(pieces: readonly Piece[]): readonly Piece[] {
-  return pieces.map((piece, i) => {
+  const alike = (a: SoilFigure | undefined, b: SoilFigure): boolean =>
+    a !== undefined && a.analyte === b.analyte && a.method === b.method;
+  const again = (piece: Piece, i: number): SoilFigure | undefined => {
     const { figure } = piece.outcome;
-    const first = pieces
-      .slice(0, i)
-      .map((p) => p.outcome.figure)
-      .find((f) => f && figure && f.analyte === figure.analyte && f.method === figure.method);
-    if (!first || !figure) return piece;
-    const [a, b] = [declaredRange(first.value).mid, declaredRange(figure.value).mid];
-    const same = first.unit !== figure.unit || Math.abs(b / (a || 1) - 1) < 0.05;
-    const says = same
-      ? `said again as ${piece.found.text}`
-      : `a second figure for ${SOIL_ANALYTE_NAMES[figure.analyte]}, ${formatGiven(b)}: leave the one that is meant`;
-    return { ...piece, outcome: { says, fate: same ? 'setAside' : 'asked' } };
+    return figure && pieces.slice(0, i).find((p) => alike(p.outcome.figure, figure))?.outcome.figure;
+  };
+  const rivals = new Set<Piece>();
+  pieces.forEach((piece, i) => {
+    const { figure } = piece.outcome;
+    const first = again(piece, i);
+    if (figure && first && !sameFigure(first, figure))
+      pieces.filter((p) => p.outcome.figure && alike(p.outcome.figure, figure)).forEach((p) => rivals.add(p));
+    // "K 95 150 ppm": a value of one name, whose first value has no unit of its own.
+    const untold = pieces.slice(0, i).some((p) => p.outcome.fate === 'notUnderstood');
+    if (figure && piece.of !== undefined && untold) rivals.add(piece);
+  });
+  const choices = [...rivals].flatMap(({ outcome: { figure, says } }) => (figure ? [{ says, figure }] : []));
+  return pieces.map((piece, i) => {
+    if (rivals.has(piece)) {
+      const name = SOIL_ANALYTE_NAMES[piece.outcome.figure?.analyte ?? 'pH'];
+      const says = `more than one value for ${name}: say which one is meant`;
+      return { ...piece, outcome: { says, fate: 'asked', choices } };
+    }
+    return again(piece, i)
+      ? { ...piece, outcome: { says: `said again as ${piece.found.text}`, fate: 'setAside' } }
+      : piece;
   });
 }
+const sameFigure = (a: SoilFigure, b: SoilFigure): boolean =>
+  a.unit !== b.unit || Math.abs(declaredRange(b.value).mid / (declaredRange(a.value).mid || 1) - 1) < 0.05;
 
 const MOST_LINES = 200;
 const LONGEST_LINE = 200;
@@ -134,7 +163,7 @@ const headingOrIndex = (p: Prepared, context: Context): string =>
 
 /** What a line was read as: a line of the reading for each of its figures. */
 interface LineRead {
-  readonly lines: readonly Pick<SoilLine, 'figure' | 'says' | 'choices'>[];
+  readonly lines: readonly Pick<SoilLine, 'figure' | 'says' | 'choices' | 'waits'>[];
   readonly told: readonly Told[];
 }
 const only = (says: string, choices: readonly SoilChoice[] = [], told: readonly Told[] = []): LineRead => ({
@@ -150,7 +179,12 @@ function severalBeds(labels: readonly string[], context: Context, choice: string
     ? only(`several beds, ${labels.join(', ')}: say which one is meant`, choices)
     : only(`a heading: ${context.sample} is taken, as you said`, choices);
 }
-const SEVERAL = 'figures of several beds: say above which one is meant';
+const waiting = (told: readonly Told[] = []): LineRead => ({
+  lines: [
+    { figure: undefined, says: 'figures of several beds: say above which one is meant', choices: [], waits: true },
+  ],
+  told,
+});
 
 /** A heading of columns: what it says holds for the rows below. */
 function tableHead(p: Prepared, columns: readonly Column[], choice: string | undefined, context: Context): LineRead {
@@ -170,7 +204,7 @@ function headOf(
 ): LineRead | undefined {
   if (stack?.kind === 'rows') return severalBeds(stack.labels, context, choice);
   if (stack?.kind === 'head') return only('names, with their values below');
-  if (stack?.kind === 'row') return stack.several && stack.label !== context.sample ? only(SEVERAL) : undefined;
+  if (stack?.kind === 'row') return stack.several && stack.label !== context.sample ? waiting() : undefined;
   if (p.values.length > 0) return undefined;
   const columns = columnsIn(p.tokens, p.line);
   return columns ? tableHead(p, columns, choice, context) : only(headingOrIndex(p, context));
@@ -187,9 +221,9 @@ function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefi
   const head = headOf(p, stack, choice, context);
   if (head) return head;
   const bound = boundLine(p, stack);
-  const table = stack === undefined && bound.brackets.length === 0 ? context.columns : undefined;
+  const table = stack === undefined && besideRow(bound) ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
-  if (row && !row.pair) return only(SEVERAL, [], row.told);
+  if (row && !row.pair) return waiting(row.told);
   const found = bound.pairs.map((q) => q.found);
   const clause: Clause = {
     general: row?.unit ?? freeUnit(p.tokens, found) ?? context.unit,
@@ -207,14 +241,14 @@ function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefi
     fate,
     why,
   }));
-  return { lines: linesFrom(pieces), told: [...(row?.told ?? []), ...told] };
+  return { lines: linesFrom(pieces), told: [...(row?.told ?? []), ...told, ...(row ? toldBeside(bound) : [])] };
 }
 
 /** The figures of a line, each a line of the reading; what is set aside beside one is told with it. */
 function linesFrom(pieces: readonly Piece[]): LineRead['lines'] {
   const outcomes = pieces.map((p) => p.outcome);
   const taken = outcomes.filter((o) => o.figure);
-  const asked = outcomes.filter((o) => o.fate === 'asked');
+  const asked = outcomes.filter((o, i) => o.fate === 'asked' && outcomes.findIndex((p) => p.says === o.says) === i);
   const missed = outcomes.filter((o) => o.fate === 'notUnderstood');
   const telling = [...taken, ...asked, ...(taken.length + asked.length > 0 ? [] : missed)];
   const wanted = outcomes.some((o) => o.says === 'what is wanted, not what is there');

@@ -2,12 +2,14 @@ import { LabelError } from '../../errors.js';
 import { analyteName, elementOf, looksLikeFormula, readFormula, type Nutrient } from '../../nutrient/index.js';
 import { formatGiven, type DecimalMark } from '../../quantity/index.js';
 import {
+  besideRow,
   bindLine,
   freeUnit,
   isDry,
   joined,
   rowOf,
   subjectOf,
+  toldBeside,
   tokenize,
   underTheirUnits,
   withLimits,
@@ -53,7 +55,7 @@ export function readAnalysis(
       : bindLine(stack?.kind === 'value' ? [...stack.ahead, ...own] : own, line, context.inNitrogen);
   const found = bound.pairs.map((p) => p.found);
   const place: Place = { number, line, general: freeUnit(own, found) ?? additionUnit(line, context) ?? context.unit };
-  const table = stack === undefined && found.length > 0 && bound.brackets.length === 0 ? context.columns : undefined;
+  const table = stack === undefined && besideRow(bound) ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
   if (row && !row.pair)
     return { kind: 'setAside', says: 'figures of several samples: say above which one is meant', told: row.told };
@@ -74,7 +76,7 @@ export function readAnalysis(
       choices,
       told: asked(bound),
     };
-  return resultOf(sorted, finding, [...sorted.told, ...(row?.told ?? [])], bound);
+  return resultOf(sorted, finding, [...sorted.told, ...(row?.told ?? []), ...(row ? toldBeside(bound) : [])], bound);
 }
 
 /** "+ 3 MgO" below a grade is in per cent, as the grade is. */
