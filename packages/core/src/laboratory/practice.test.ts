@@ -4,30 +4,14 @@ import { declaredRange, shownDeclared, type DeclaredValue } from '../quantity/in
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
 import { practicePaper } from './practice.js';
 import { printSoil, SOIL_LAYOUTS, type SoilStyle } from './printSoil.js';
+import { PRACTICE_SOIL } from './samples.js';
 import { PAPER_LANGUAGES } from './words.js';
 
 const number = (value: number): DeclaredValue => ({ kind: 'number', value });
-const figure = (
-  analyte: SoilFigure['analyte'],
-  value: number,
-  unit: SoilFigure['unit'],
-  method: SoilFigure['method'] = 'notSaid',
-): SoilFigure => ({
-  analyte,
-  value: number(value),
-  unit,
-  method,
-});
 const SOIL: readonly SoilFigure[] = [
-  figure('pH', 6.4, '', 'water'),
-  figure('organicMatter', 3.8, '%'),
-  figure('CEC', 14.2, 'cmol_c/kg'),
-  figure('P', 32, 'mg/kg', 'olsen'),
-  figure('K', 165, 'mg/kg', 'mehlich3'),
-  figure('Mg', 88, 'mg/kg', 'mehlich3'),
-  figure('nitrateN', 18, 'mg/kg'),
-  figure('Zn', 2.4, 'mg/kg', 'mehlich3'),
-  figure('EC', 0.42, 'mS/cm'),
+  ...PRACTICE_SOIL,
+  { analyte: 'Zn', value: number(2.4), unit: 'mg/kg', method: 'mehlich3' },
+  { analyte: 'EC', value: number(0.42), unit: 'mS/cm', method: 'notSaid' },
 ];
 const style: fc.Arbitrary<SoilStyle> = fc.record({
   layout: fc.constantFrom(...SOIL_LAYOUTS),

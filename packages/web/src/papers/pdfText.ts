@@ -61,7 +61,7 @@ export async function pdfText(file: Blob, name: string): Promise<string> {
     return text;
   } catch (error) {
     if (error instanceof Error && error.message.startsWith('“')) throw error;
-    throw new Error(`Read “${name}”, expected a PDF that is whole and open.`);
+    throw new Error(`Read “${name}”, expected a PDF that is whole and open.`, { cause: error });
   } finally {
     void task.destroy();
   }

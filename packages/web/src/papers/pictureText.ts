@@ -89,6 +89,6 @@ export async function pictureText(
   try {
     return await Promise.race([work(), stopped]);
   } finally {
-    void (reader as Reader | undefined)?.terminate();
+    void reader?.terminate();
   }
 }
