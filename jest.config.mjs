@@ -61,7 +61,10 @@ const unit = [
     ...shared('web', { react: true }),
     testEnvironment: '<rootDir>/scripts/lib/jsdomWithFetch.cjs',
     setupFilesAfterEnv: ['<rootDir>/packages/web/test/patience.ts'],
-    moduleNameMapper: { ...shared('web').moduleNameMapper, '\\.(?:css|png)(?:\\?url)?$': '<rootDir>/scripts/lib/emptyModule.cjs' },
+    moduleNameMapper: {
+      ...shared('web').moduleNameMapper,
+      '\\.(?:css|png)(?:\\?url)?$': '<rootDir>/scripts/lib/emptyModule.cjs',
+    },
   },
 ];
 const e2e = [{ ...shared('e2e', { root: 'e2e' }), ...database, testMatch: ['**/*.e2e.ts'] }];

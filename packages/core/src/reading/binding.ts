@@ -53,6 +53,24 @@ const isEnd = (token: Token, line: string): boolean => {
   return isSign(token, ';|') || (isSign(token, ',') && gap) || (isSign(token, '-–/') && gap && /\s/.test(before));
 };
 
+/** "Nitrogen: 5.5 % nitrate, 6.5 % ammonium": the name before the colon only leads in, the values have their forms behind them. */
+function leadIn({ values, regions }: Regions, line: string): readonly Pair[] | undefined {
+  const [first = []] = regions;
+  const lead = subjectOf(first);
+  if (!isSign(first.at(-1), ':') || lead?.kind !== 'nutrient' || lead.element !== 'N' || lead.form) return undefined;
+  const names = regions.slice(1).map((region) => nameOf(region, 'behind', true));
+  const subjects = names.map((name) => subjectOf(name, true));
+  if (!subjects.every((s) => s?.kind === 'nutrient' && s.form !== undefined)) return undefined;
+  return values.map((found, i) => ({
+    found,
+    name: names[i] ?? [],
+    subject: subjects[i],
+    before: i === 0 ? [] : (regions[i] ?? []),
+    behind: ownBehind(regions[i + 1] ?? [], line, i === values.length - 1),
+    ofPhosphate: false,
+  }));
+}
+
 /** Phosphate straight behind a value in mg/kg, that is no name of another value. */
 function isOfPhosphate(found: FoundValue, behind: readonly Token[], names: readonly (readonly Token[])[]): boolean {
   const next = behind.find((t) => t.kind === 'word' && t.means.size > 0 && !tells(t, 'per'));
@@ -146,6 +164,8 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
       behind: ownBehind(regions[i + 1] ?? [], line, i === values.length - 1),
       ofPhosphate: isOfPhosphate(found, regions[i + 1] ?? [], names),
     }));
+  const forms = leadIn(all, line);
+  if (forms) return { pairs: forms, either: undefined };
   const own = clauses(all, line)?.map(([ahead, behind]) => {
     const names = [nameOf(ahead, 'ahead', inNitrogen), nameOf(behind, 'behind', inNitrogen)] as const;
     return weightOf(subject(names[0])) >= weightOf(subject(names[1])) ? names[0] : names[1];

@@ -49,7 +49,8 @@ const MEASURES = ['mass', 'volume'];
 /** "Peso netto Kg 25" has its unit before: the symbols that a word names there. */
 function unitBefore(tokens: readonly Token[], at: number): UnitToken | undefined {
   const word = tokens[at - 1];
-  const symbol = word?.kind === 'word' && tells(tokens[at - 2], 'net') ? findUnit(word.text)?.symbol : undefined;
+  const told = tells(tokens[at - 2], 'net') || (tokens.length === 2 && /^(?:kg|g|l|lt|lb)$/i.test(word?.text ?? ''));
+  const symbol = word?.kind === 'word' && told ? findUnit(word.text)?.symbol : undefined;
   return word && symbol !== undefined && MEASURES.includes(unitOf(symbol).dimension)
     ? { kind: 'unit', text: word.text, start: word.start, end: tokens[at]?.end ?? word.end, units: [symbol] }
     : undefined;
@@ -143,7 +144,6 @@ export function readPackages(line: string, mark?: DecimalMark): PackageReading {
   const tokens = tokenize(line, mark);
   const taken: FoundPackage[] = [];
   for (const amount of amountsIn(tokens)) {
-    if (evidence(tokens, amount) < ENOUGH) continue;
     const { number, unit, count } = amount;
     const [size, other] = number.readings;
     const [symbol] = unit.units;
@@ -154,7 +154,12 @@ export function readPackages(line: string, mark?: DecimalMark): PackageReading {
     // A bracket in a unit that is clear settles which of two the one before it means.
     const readings = number.readings.flatMap(sized);
     const known = taken.find((t) => readings.some((r) => restates(r, t)));
-    if (known) continue;
+    if (known) {
+      // What says a package again belongs to it.
+      taken[taken.indexOf(known)] = { ...known, end: unit.end };
+      continue;
+    }
+    if (evidence(tokens, amount) < ENOUGH) continue;
     if (other !== undefined || unit.units.length > 1) {
       const clear = amountsIn(tokens)
         .filter((a) => a !== amount && a.unit.units.length === 1 && a.number.readings.length === 1)

@@ -92,6 +92,8 @@ const COLUMN_ASIDES: Readonly<Record<Column['role'], string>> = {
   index: 'a class, no amount',
   sample: 'another sample',
   found: 'said again in another unit',
+  oxide: 'said again as an oxide',
+  element: 'said again as an element',
 };
 
 /** Several names with their values under headings that tell a unit each: "Macronutrients (%)   Micronutrients (ppm)". */

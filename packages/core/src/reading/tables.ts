@@ -3,7 +3,8 @@ import { isSign, tells, type ContentToken, type Token } from './tokens.js';
 import type { FoundValue } from './values.js';
 
 /** What a column of values holds. */
-export type ColumnRole = 'found' | 'dry' | 'limit' | 'wanted' | 'allowed' | 'error' | 'before' | 'sample' | 'index';
+export type ColumnRole =
+  'found' | 'dry' | 'limit' | 'wanted' | 'allowed' | 'error' | 'before' | 'sample' | 'index' | 'element' | 'oxide';
 export interface Column {
   readonly role: ColumnRole;
   readonly text: string;
@@ -22,6 +23,9 @@ const ROLES: readonly (readonly [Parameters<typeof tells>[1], ColumnRole])[] = [
   ['basis.asIs', 'found'],
   ['role.allowed', 'allowed'],
   ['role.found', 'found'],
+  ['basis.element', 'element'],
+  ['basis.oxide', 'oxide'],
+  ['oxide', 'oxide'],
   ['sample', 'sample'],
   ['of.index', 'index'],
 ];
@@ -75,6 +79,12 @@ function columnsByWords(tokens: readonly Token[], line: string): readonly Column
   });
 }
 
+/** "Elemental   Oxide": beside the oxide the element is what was found; alone it is no column. */
+function elementOrOxide(columns: readonly Column[]): readonly Column[] {
+  if (!columns.some((c) => c.role === 'oxide')) return columns.filter((c) => c.role !== 'element');
+  return columns.map((c) => (c.role === 'element' ? { ...c, role: 'found' as const } : c));
+}
+
 /**
  * The columns that a heading names, in their order; undefined where it names fewer than two things.
  * @example columnsIn(tokenize('Parameter | As received | Dry matter'), …) // found, dry
@@ -83,7 +93,7 @@ export function columnsIn(tokens: readonly Token[], line: string): readonly Colu
   const cells = cellsOf(tokens, line);
   const byCell = cells.flatMap((cell) => columnOf(cell, line) ?? []);
   const words = columnsByWords(tokens, line);
-  const columns = byCell.length > 1 && byCell.length >= words.length - 1 ? byCell : words;
+  const columns = elementOrOxide(byCell.length > 1 && byCell.length >= words.length - 1 ? byCell : words);
   const telling = columns.filter((c) => c.role === 'found' || c.role === 'dry' || c.role === 'sample');
   const alone = columns.filter((c) => c.role !== 'sample');
   if (columns.length < 2) return undefined;

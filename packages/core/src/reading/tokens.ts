@@ -82,6 +82,8 @@ function measureAt(line: string, at: number): Token | undefined {
     end += gap.length + word.length;
     const text = line.slice(at, end);
     const bare = text.replace(/\.+$/, '');
+    // On a paper "3.5 Mg" is magnesium, not a tonne.
+    if (bare === 'Mg') break;
     const symbol = findUnit(bare)?.symbol ?? unitWord(plainWord(bare));
     const units = measuresNamed(bare) ?? (symbol === undefined ? undefined : [symbol]);
     if (units) found = { kind: 'unit', text, start: at, end, units };
@@ -180,40 +182,43 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
 }
 
 const GRAMS: Readonly<Record<string, number>> = { kg: 1000, g: 1, mg: 1e-3 };
+const MILLILITRES: Readonly<Record<string, number>> = { L: 1000, mL: 1 };
 const CONTAINS =
   /\b(?:contains?|enth[aä]lt|enthalten|contient|contiennent|contiene|contengono|bevat|zawiera|inneh[aå]ller|indeholder|cont[eé]m)\b|^\s*(?:per|pro|par|por|je|na)\s/i;
-/** "Each 100 g contains: nitrogen 4 g": grams are told for an amount, so that each is a share of it. */
+
+/** A mass as a share of so many grams or millilitres. */
+function shareOf(token: Token, grams: number, millilitres: number): Token {
+  const mass = token.kind === 'unit' && token.units.length === 1 ? GRAMS[token.units[0] ?? ''] : undefined;
+  if (mass === undefined) return token;
+  const { text, start, end } = token;
+  const small = mass < 1;
+  const told = (unit: FigureUnit, factor: number): Token => ({
+    kind: 'content',
+    text,
+    start,
+    end,
+    unit,
+    factor: Number(factor.toPrecision(9)),
+    of: undefined,
+  });
+  if (grams > 0) return small ? told('mg/kg', (mass / grams) * 1e6) : told('%', (mass / grams) * 100);
+  return small ? told('mg/L', (mass / millilitres) * 1e6) : told('% w/v', (mass / millilitres) * 100);
+}
+
+/** "Each 100 g contains: nitrogen 4 g": masses are told for an amount, so that each is a share of it. */
 function forAmount(tokens: readonly Token[], line: string): readonly Token[] {
   const at = tokens.findIndex((t) => t.kind === 'number');
   const [number, unit] = [tokens[at], tokens[at + 1]];
   if (number?.kind !== 'number' || unit?.kind !== 'unit' || at > 3 || !CONTAINS.test(line)) return tokens;
-  const grams = (number.readings[0] ?? 0) * (GRAMS[unit.units[0] ?? ''] ?? 0);
+  const [symbol = '', other] = unit.units;
+  const amount = number.readings[0] ?? 0;
+  const [grams, millilitres] = [amount * (GRAMS[symbol] ?? 0), amount * (MILLILITRES[symbol] ?? 0)];
   const rest = tokens.slice(at + 2);
-  if (grams <= 0 || unit.units.length !== 1 || !rest.some((t) => t.kind === 'unit' && t.units.length === 1))
-    return tokens;
-  const lead: Token = {
-    ...number,
-    kind: 'word',
-    text: line.slice(number.start, unit.end),
-    end: unit.end,
-    means: new Set<Meaning>(['per']),
-  };
-  const shares = rest.map((t): Token => {
-    const mass = t.kind === 'unit' && t.units.length === 1 ? GRAMS[t.units[0] ?? ''] : undefined;
-    if (mass === undefined) return t;
-    const inPercent = mass >= 1;
-    const factor = Number(((mass / grams) * (inPercent ? 100 : 1e6)).toPrecision(9));
-    return {
-      kind: 'content',
-      text: t.text,
-      start: t.start,
-      end: t.end,
-      unit: inPercent ? '%' : 'mg/kg',
-      factor,
-      of: undefined,
-    };
-  });
-  return [...tokens.slice(0, at), lead, ...shares];
+  const masses = rest.some((t) => t.kind === 'unit' && t.units.length === 1 && GRAMS[t.units[0] ?? ''] !== undefined);
+  if (grams + millilitres <= 0 || other !== undefined || !masses) return tokens;
+  const text = line.slice(number.start, unit.end);
+  const lead: Token = { kind: 'word', text, start: number.start, end: unit.end, means: new Set<Meaning>(['per']) };
+  return [...tokens.slice(0, at), lead, ...rest.map((t) => shareOf(t, grams, millilitres))];
 }
 
 /** "mg/kg DM": letters behind a unit that put it on dry matter. */

@@ -53,9 +53,9 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
     sv: 'sack|sackar|sekk|sekke|hink|spand|dunk|flaska|flaske|pase|pose|kartong',
   },
   use: {
-    en: 'apply|use|dose|dosage|rate|add|dilute|mix|spread|sprinkle|spray|water in|feed|application rate|directions|every',
+    en: 'apply|use|dose|dosage|rate|add|dilute|dilution|mix|spread|sprinkle|spray|water in|feed|application rate|directions|every',
     de: 'anwenden|dosierung|aufwandmenge|ausbringen|streuen|verdunnen|verwenden|gebrauch|anwendung|je',
-    fr: 'appliquer|dose|dosage|epandre|diluer|utiliser|melanger|apport|mode d emploi',
+    fr: 'appliquer|dose|dosage|dilution|epandre|diluer|utiliser|melanger|apport|mode d emploi',
     es: 'aplicar|dosis|diluir|usar|esparcir|mezclar|abonar',
     it: 'applicare|dose|dosi|diluire|usare|distribuire|miscelare|dosaggio',
     nl: 'dosering|gebruik|strooien|verdunnen|toepassen|meng',

@@ -114,7 +114,9 @@ function resultOf(sorted: Sorted, finding: Read['finding'], told: readonly Told[
   }
   if (figures.length > 0 && unread.length > 1 && figures.length < bound.pairs.length - 1) return undefined;
   if (!first && liming === undefined)
-    return asides.length > 0 && unread.length === 0 ? { kind: 'part', says: asides.join('; '), told } : undefined;
+    return asides.length > 0 && unread.length === 0
+      ? { kind: 'part', says: [...new Set(asides)].join('; '), told }
+      : undefined;
   const extra = unread.length > 0 ? [`${unread.join(', ')} beside it was not understood`] : [];
   return {
     kind: extra.length > 0 ? 'notUnderstood' : first ? 'analysis' : 'liming',

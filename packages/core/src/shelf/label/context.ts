@@ -20,6 +20,10 @@ export interface Context {
   sample: string | undefined;
   /** The figure before was nitrogen, so that "nitrate" below it is its part. */
   inNitrogen: boolean;
+  /** A heading said that per cents are by volume. */
+  byVolume: boolean;
+  /** What the last figure was of. */
+  last: NutrientSubject | undefined;
   /** The line before was a grade, whose additions may follow without a unit. */
   behindGrade: boolean;
   /** Which subject and which figures a part of the paper stands for. */

@@ -9,6 +9,7 @@ import {
   type FoundValue,
   type NutrientSubject,
   type Pair,
+  type SoilWord,
   type Subject,
   type TellingUnit,
   type Told,
@@ -65,8 +66,11 @@ export function figureOf(
   context: Context,
   value = found.value,
 ): AnalysisFigure | undefined {
-  const read = value && inUnit(found, value, place.general);
-  if (!read) return undefined;
+  const told = value && inUnit(found, value, place.general);
+  if (!told) return undefined;
+  context.last = subject;
+  // Under a heading "w/v" a per cent is one by volume.
+  const read = context.byVolume && told.unit === '%' ? { ...told, unit: '% w/v' as const } : told;
   const { analyte, basis } = analyteOf(subject);
   const isNitrogen = elementOf(analyte) === 'N';
   // A heading that says "elemental" holds for names that are used for both.
@@ -157,7 +161,7 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
   switch (subject?.kind) {
     case undefined:
     case 'several':
-      return nameless(sorted, pair, there, aside);
+      return nameless(sorted, pair, there, context, aside);
     case 'either':
       return either(sorted, subject, found, there, context);
     case 'salt':
@@ -176,8 +180,9 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
     case 'dryMatter':
       return moisture(subject.kind, found, general, context, aside, sorted);
     case 'matter':
+      return aside(MADE_OF);
     case 'soil':
-      return aside('what it is made of, no nutrient');
+      return aside(SOIL_ASIDES[subject.what] ?? MADE_OF);
     case 'protein': {
       const figure = fromProtein(found, 'feed', there, context);
       if (figure) take(sorted, figure, found);
@@ -188,6 +193,16 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
       return nutrient(sorted, subject, pair, there, context, aside);
   }
 }
+
+const MADE_OF = 'what it is made of, no nutrient';
+/** What is told of a product and is no nutrient, in words. */
+const SOIL_ASIDES: Readonly<Partial<Record<SoilWord, string>>> = {
+  pH: 'its pH, no nutrient',
+  EC: 'how salty it is, no nutrient',
+  ratio: 'a ratio, no amount',
+  index: 'a class, no amount',
+  bulkDensity: 'a density that could not be read',
+};
 
 const take = (sorted: Sorted, figure: AnalysisFigure, found: FoundValue): void => {
   sorted.figures.push(figure);
@@ -240,7 +255,19 @@ function either(
 }
 
 /** A value without a name: the one before it said again, a second value of it, or nothing that is known. */
-function nameless(sorted: Sorted, { found, name }: Pair, place: Place, aside: (why: string) => void): void {
+function nameless(
+  sorted: Sorted,
+  { found, name, before, behind }: Pair,
+  place: Place,
+  context: Context,
+  aside: (why: string) => void,
+): void {
+  const solvent = [...name, ...before, ...behind].some((t) => tells(t, 'q.water', 'q.citrate', 'q.acid', 'q.soluble'));
+  // "di cui 8 % solubile in acqua" is a part of the line above.
+  if (solvent && sorted.figures.length === 0 && context.last)
+    return aside(`part of ${analyteName(context.last.element)}, already counted in its total`);
+  // "E.C. of a 0.1 % solution: 0.9 mS/cm" speaks of one thing throughout.
+  if (sorted.figures.length === 0 && sorted.asides.length > 0) return aside(sorted.asides.at(-1) ?? '');
   const last = sorted.figures.at(-1);
   const read = found.value && inUnit(found, found.value, place.general);
   const bare = !name.some((t) => t.kind === 'word' && t.means.size === 0);

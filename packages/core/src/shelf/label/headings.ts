@@ -28,6 +28,8 @@ export const severalSamples = (labels: readonly string[]): Read => ({
   choices: labels.map((says) => ({ says, figures: [] })),
 });
 
+const BY_VOLUME = /\b[wmp]\s?\/\s?v\b/i;
+const BY_WEIGHT = /\b([wmp])\s?\/\s?\1\b/i;
 /** What a line without values says of the lines below it. */
 export function readHeading(tokens: readonly Token[], line: string, context: Context): Read | undefined {
   if (valuesIn(tokens, line).length > 0) return undefined;
@@ -55,6 +57,8 @@ export function readHeading(tokens: readonly Token[], line: string, context: Con
   if (!heading && !unit && !dry && extract === undefined && told === undefined) return undefined;
   if (extract !== undefined) context.extract = extract;
   if (unit) context.unit = unit;
+  if (BY_VOLUME.test(line)) context.byVolume = true;
+  else if (unit || BY_WEIGHT.test(line)) context.byVolume = false;
   if (dry) context.dry = true;
   else if (asIs) context.dry = false;
   context.told = told ?? context.told;

@@ -131,6 +131,7 @@ const ASIDES: readonly (readonly [Meaning, string])[] = [
   ['of.organicMatter', 'what it is made of, no nutrient'],
   ['of.carbon', 'what it is made of, no nutrient'],
   ['covers', 'how far it goes'],
+  ['use', 'directions for use, no rate that could be read'],
   ['gross', 'the weight with its wrapping'],
 ];
 /** What a line's numbers are where they are no figures of an analysis and nothing else that is known. */
@@ -268,6 +269,8 @@ export function readLines(
     sample: undefined,
     inNitrogen: false,
     behindGrade: false,
+    byVolume: false,
+    last: undefined,
     subjects: new Map<AnalysisFigure, typeof NITROGEN>(),
     dryFigures: new Set<AnalysisFigure>(),
   };

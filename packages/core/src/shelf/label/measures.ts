@@ -19,7 +19,10 @@ export function takeGrade(printed: string): Taken | undefined {
   if (DATE.test(printed)) return undefined;
   if (/\bratio\b/i.test(printed)) return undefined;
   // "12-8-16 (+3 MgO)" adds in brackets what others add without.
-  const line = withStrokes(printed).replace(/\(\s*\+([^()]*)\)/g, ' +$1 ');
+  const line = withStrokes(printed)
+    .replace(/\(\s*\+([^()]*)\)/g, ' +$1 ')
+    // "NPK 20.10.10": points part the numbers of a grade where it is named as one.
+    .replace(/(\bn\W?p\W?k\W*\d{1,2})\.(\d{1,2})\.(?=\d{1,2}(?![\d.,]))/i, '$1-$2-');
   const found =
     /(?:^|[^\d.,/-])(\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?(?:\s*[-–:/]\s*\d{1,2}(?:[.,]\d)?)?(?:\s*\+\s*[\d.,]+\s*%?\s*[A-Za-z0-9]+)*)(?![\d./-])/.exec(
       line,
@@ -27,7 +30,11 @@ export function takeGrade(printed: string): Taken | undefined {
   // What a bracket restates as elements is kept with the grade, where it fits, to be checked against the oxides.
   const bracket = found ? /^\s*(\([^()+]*\))/.exec(line.slice(found.index + found[0].length))?.[1] : undefined;
   const together = found ? undefined : /\bn\W?p\W?k\W*(\d{3,6})\b/i.exec(line);
-  const typed = found ? `${found[1] ?? ''} ${bracket ?? ''}` : together?.[1];
+  // "21-0-0-24S" says of what its fourth number is.
+  const fourth = found && /^(.*[^-–\s])\s*[-–]\s*(\d{1,2})$/.exec(found[1] ?? '');
+  const of = found && /^\s?(S|Mg|MgO|SO3|Ca|Fe)(?![\p{L}\d])/u.exec(line.slice(found.index + found[0].length))?.[1];
+  const whole = fourth && of ? `${fourth[1] ?? ''} + ${fourth[2] ?? ''} ${of}` : found?.[1];
+  const typed = found ? `${whole ?? ''} ${bracket ?? ''}` : together?.[1];
   const match = found ?? together;
   if (!typed || !match) return undefined;
   const end = match.index + match[0].length;

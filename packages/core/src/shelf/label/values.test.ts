@@ -146,7 +146,7 @@ test.each([
   ['12 Cu, 50 Zn, 120 Mn (mg/kg)', 'analysis', '12 mg/kg copper; 50 mg/kg zinc; 120 mg/kg manganese'],
   ['Bulk density 0.55 g/cm3', 'density', 'a density of 0.55 kg/L'],
   ['Density at 20 °C: 1330 kg/m3', 'density', 'a density of 1.33 kg/L'],
-  ['NPK ratio 3:1:2', 'notUnderstood', 'a number without a name that is known'],
+  ['NPK ratio 3:1:2', 'part', 'a ratio, no amount'],
   ['NITROGEN | 5 | %', 'analysis', '5 % nitrogen'],
   ['N | 5 % | P | 3 %', 'analysis', '5 % nitrogen; 3 % phosphorus'],
   ['Nitrogen 0.9 % 1.4 %', 'notUnderstood', 'more than one value for nitrogen: leave the one that is meant'],

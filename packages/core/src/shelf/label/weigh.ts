@@ -73,6 +73,13 @@ const RANK: Readonly<Record<NutrientSubject['share'], number>> = {
   bound: 0,
 };
 
+/** What a label guarantees as available goes before its total. */
+const AVAILABLE = 6;
+function rankOf(subject: NutrientSubject | undefined, { provenance }: Context): number {
+  if (!subject) return RANK.said;
+  return provenance === 'label' && subject.extract ? AVAILABLE : RANK[subject.share];
+}
+
 interface Counted {
   readonly figure: AnalysisFigure;
   readonly at: number;
@@ -119,6 +126,8 @@ function grouped(
       element(other.figure) <= element(main.figure) * 1.001
     )
       said.set(other.figure, `part of ${name}, already counted in its total`);
+    else if (main.rank === AVAILABLE && other.rank < AVAILABLE)
+      said.set(other.figure, `not guaranteed as available: ${figureWords(other.figure)}`);
     else if (sameThing(other.figure, main.figure)) said.set(other.figure, `said again: ${figureWords(other.figure)}`);
     else if (BY_VOLUME.has(other.figure.unit) !== BY_VOLUME.has(main.figure.unit))
       said.set(other.figure, `said again by volume: ${figureWords(other.figure)}`);
@@ -146,7 +155,7 @@ export function eachOnce(
   corrections: Readonly<Record<number, Correction>>,
 ): readonly ReadLine[] {
   const all = lines.flatMap(({ read }, at): Counted[] =>
-    (read.figures ?? []).map((figure) => ({ figure, at, rank: RANK[context.subjects.get(figure)?.share ?? 'said'] })),
+    (read.figures ?? []).map((figure) => ({ figure, at, rank: rankOf(context.subjects.get(figure), context) })),
   );
   const keys = new Map<string, Counted[]>();
   for (const counted of all) {
