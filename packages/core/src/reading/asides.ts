@@ -11,7 +11,7 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
   [/(?:tel|phone|fax|call|telefon|tél|tlf|ring)\b[.:\s]*\+?[\d][\d\s()/-]{5,}\d/gi, 'a telephone number'],
   [/\+\d{1,3}[\s\d()/-]{7,}\d/g, 'a telephone number'],
   [
-    /(?<![\p{L}\d.,:])1(?:\s:\s|:)\d{1,2}(?:[.,]\d)?(?![\d:])(?=\s*(?:v\/v|w\/v|m\/v|w|soil|extract|h2o|water|suspension|\(|\)|$|[a-z]))/giu,
+    /(?<![\p{L}\d.:])1(?:\s:\s|:)\d{1,2}(?:[.,]\d)?(?![\d:])(?=\s*(?:v\/v|w\/v|m\/v|w|soil|extract|h2o|water|suspension|\(|\)|$|[a-z]))/giu,
     'parts of soil and water',
   ],
   [
@@ -29,9 +29,14 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
   ],
   [/\b(?:mehlich|bray|meh|m-)[- ]?(?:p[- ]?)?[123](?![\d.,]\d|\d)/gi, 'a method'],
   [
-    /\b(?:iso|din|en|aoac|epa|cas|ec|eu|reg(?:ulation)?|verordnung|r[eè]glement|reglamento|regolamento|no\.?|nr\.?|n°|art\.?)[\s.:()]*(?:no\.?|nr\.?|\(?e[cugw]\)?)?\s*\d[\d/.-]*\d(?![\d.,]*\s*%)/gi,
-    'a number of a rule or a file',
+    /\b(?:ISO|DIN|EN|AOAC|EPA|CAS|VDLUFA|NF|UNI|BS)[\s:]*(?:No\.?|Nr\.?|X)?\s*\d[\d/.:-]*\d(?![\d.,]*\s*%)/g,
+    'a number of a rule',
   ],
+  [
+    /\b(?:reg(?:ulation)?|verordnung|r[eè]glement|reglamento|regolamento|verordening|e[cugw]|ue|we)\b[\s.:()]*(?:no\.?|nr\.?|n°|\(?e[cugw]\)?)?\s*\d{2,4}\/\d{2,4}/gi,
+    'a number of a rule',
+  ],
+  [/\b(?:no\.?|nr\.?|n°|art\.?)[\s.:]*\d[\d/.-]*\d(?![\d.,]*\s*%)/gi, 'a number of a file'],
 ];
 
 export interface Aside extends Pick<Fate, 'start' | 'end' | 'why'> {

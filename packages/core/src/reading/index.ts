@@ -6,7 +6,7 @@ export { type FigureUnit } from './units.js';
 export { type FoundValue, twoNumbers, valuesIn } from './values.js';
 export { type NutrientSubject, type SoilWord, type Subject, subjectOf } from './subjects.js';
 export { bindLine, type BoundLine, type Bracket, isPart, type Pair } from './binding.js';
-export { type Column, columnsIn } from './tables.js';
+export { type Column, columnsOf } from './tables.js';
 export { withoutAsides } from './asides.js';
 export { type Fate, type FateKind, fatesOf, type Told } from './fate.js';
 export { freeUnit, isDry, ofAll, prepared, type Prepared, type TellingUnit, unitAmong } from './prepare.js';

@@ -1,3 +1,4 @@
+import { HARD_LABELS } from '../../test/papers/hardLabels.js';
 import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
 import { LAB_SHEETS } from '../../test/papers/labSheets.js';
@@ -14,7 +15,7 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
-const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS, ...LAB_SHEETS];
+const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS, ...LAB_SHEETS, ...HARD_LABELS];
 const choices = (chosen: Paper['chosen'] = {}) =>
   Object.fromEntries(Object.entries(chosen).map(([line, says]) => [line, { kind: 'choice' as const, says }]));
 const read = ({ text, measured, chosen }: Paper) => readLabel(text, measured ? 'measured' : 'label', choices(chosen));

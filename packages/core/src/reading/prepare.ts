@@ -21,8 +21,11 @@ export function prepared(raw: string, mark?: DecimalMark): Prepared {
   const { line, asides } = withoutAsides(printed);
   const tokens = tokenize(line, mark);
   const amounts = tokens
-    .filter((t) => t.kind === 'word' && /^\d/.test(t.text))
-    .map(({ start, end }): Aside => ({ start, end, fate: 'setAside', why: 'what the amounts are told for' }));
+    .filter((t) => (t.kind === 'word' && /^\d/.test(t.text)) || (t.kind === 'content' && /\d/.test(t.text)))
+    .map(({ start, end, kind }): Aside => {
+      const why = kind === 'content' ? 'part of a unit' : 'what the amounts are told for';
+      return { start, end, fate: 'setAside', why };
+    });
   return { printed, line, tokens, values: valuesIn(tokens, line), asides: [...asides, ...amounts] };
 }
 

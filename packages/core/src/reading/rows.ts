@@ -145,7 +145,9 @@ export function rowOf(pairs: readonly Pair[], columns: readonly Column[], sample
   if (!under || !name || another) return undefined;
   const at = (test: (c: Column) => boolean): number => under.findIndex((c) => c !== undefined && test(c));
   const several = columns.filter((c) => c.role === 'sample').length > 1;
-  const found = at((c) => c.role === 'found');
+  // Pounds an acre beside a content are the same, worked out by the laboratory.
+  const content = at((c) => c.role === 'found' && c.unit?.unit !== 'kg/ha');
+  const found = content >= 0 ? content : at((c) => c.role === 'found');
   const main = several ? at((c) => c.text === sample) : found >= 0 ? found : at((c) => c.role === 'dry');
   const picked = pairs[main];
   const limit = pairs[at((c) => c.role === 'limit')]?.found;

@@ -42,6 +42,7 @@ export type SoilWord =
   | 'ratio'
   | 'release'
   | 'advice'
+  | 'quickTest'
   | 'index'
   | 'organicMatter'
   | 'carbon'
@@ -63,6 +64,7 @@ function withoutPresence(tokens: readonly Token[]): readonly Token[] {
 
 const SOIL_WORDS: readonly (readonly [Meaning, SoilWord])[] = [
   ['of.advice', 'advice'],
+  ['of.quickTest', 'quickTest'],
   ['of.release', 'release'],
   ['of.buffer', 'buffer'],
   ['of.ESP', 'ESP'],

@@ -1,5 +1,6 @@
 import { subjectOf, type Subject } from './subjects.js';
 import { isSign, tells, type ContentToken, type Token } from './tokens.js';
+import type { Prepared } from './prepare.js';
 import type { FoundValue } from './values.js';
 
 /** What a column of values holds. */
@@ -137,3 +138,19 @@ export function nameHead(tokens: readonly Token[], line: string): NameHead | und
   if (rest.length < 2 || rest.some((n) => n.subject === undefined || n.subject.kind === 'several')) return undefined;
   return { names: rest.map(({ cell, subject }) => ({ tokens: cell, subject: subject as Subject, ...spanOf(cell) })) };
 }
+
+/** "0-15 cm   15-30 cm": layers side by side, each a column. */
+function depthColumns({ asides, printed, tokens }: Prepared): readonly Column[] | undefined {
+  const depths = asides.filter((a) => a.why === 'a depth or a size').sort((a, b) => a.start - b.start);
+  if (depths.length < 2 || tokens.some((t) => t.kind === 'number' || t.kind === 'content')) return undefined;
+  return depths.map(({ start, end }) => ({
+    role: 'sample',
+    text: printed.slice(start, end).trim(),
+    unit: undefined,
+    start,
+    end,
+  }));
+}
+/** The columns that a prepared line without values heads, if it heads any. */
+export const columnsOf = (line: Prepared): readonly Column[] | undefined =>
+  line.values.length > 0 ? undefined : (depthColumns(line) ?? columnsIn(line.tokens, line.line));

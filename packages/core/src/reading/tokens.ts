@@ -131,6 +131,9 @@ function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
   const capitals = line === line.toUpperCase();
   return tokens.map((token, i) => {
     if (token.kind !== 'word' || token.text.length > 2) return token;
+    // Hydrogen is told only as a share of the exchange.
+    if (token.text === 'H' && !isPlainWord(tokens[i - 1]) && !isPlainWord(tokens[i + 1]))
+      return { ...token, means: new Set<Meaning>(['of.saturation']) };
     const symbol = symbolOf(token.text, capitals);
     if (symbol === undefined) return token;
     const [before, behind] = [tokens[i - 1], tokens[i + 1]];

@@ -33,7 +33,7 @@ export interface FoundValue {
 
 /** What behind a number is a unit, though none of an analysis. */
 const FOREIGN =
-  /\s?(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|ufc|kbe|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h|tage?|wochen?|monate?|jahre?|jours?|mois|ans|dias|meses|anni|mesi|giorni|dagen|weken|maanden|jaar|dni|lat|dagar|manader|kcal|mj|kj|bar|kpa|kv)(?![\p{L}\d])|°|€|£|\$)/iuy;
+  /\s?(?!Mg\b)(?:[a-zµμ]+\s*\/\s*[a-z]|(?:[µμ]g|ng|ppt|iu|cfu|ufc|kbe|meq|[mc]mol|oz|lbs?|kg|g|mg|ml|l|[mcµμ]?m|inch(?:es)?|°|°?[cf]\b|mesh|days?|weeks?|months?|years?|hours?|h|tage?|wochen?|monate?|jahre?|jours?|mois|ans|dias|meses|anni|mesi|giorni|dagen|weken|maanden|jaar|dni|lat|dagar|manader|kcal|mj|kj|bar|kpa|kv)(?![\p{L}\d])|°|€|£|\$)/iuy;
 
 function foreignAt(line: string, at: number): string | undefined {
   FOREIGN.lastIndex = at;

@@ -1,4 +1,4 @@
-import { compoundPerElement, formulaText, type Basis } from '../../nutrient/index.js';
+import { analyteName, compoundPerElement, formulaText, type Basis } from '../../nutrient/index.js';
 import { scaleDeclared, shownDeclared } from '../../quantity/index.js';
 import {
   tells,
@@ -75,7 +75,7 @@ function analyteOf(subject: Subject): { readonly analyte: SoilAnalyte; readonly 
   }
   return (SOIL_ANALYTES_OF as readonly string[]).includes(element)
     ? { analyte: element as SoilAnalyte, basis }
-    : 'not kept here';
+    : `${analyteName(element)}: not kept here`;
 }
 const SOIL_ANALYTES_OF = ['P', 'K', 'Ca', 'Mg', 'Na', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'] as const;
 

@@ -3,7 +3,7 @@ import { declaredRange, decimalMarkIn } from '../../quantity/index.js';
 import {
   besideRow,
   bindLine,
-  columnsIn,
+  columnsOf,
   fatesOf,
   freeUnit,
   joined,
@@ -206,7 +206,7 @@ function headOf(
   if (stack?.kind === 'head') return only('names, with their values below');
   if (stack?.kind === 'row') return stack.several && stack.label !== context.sample ? waiting() : undefined;
   if (p.values.length > 0) return undefined;
-  const columns = columnsIn(p.tokens, p.line);
+  const columns = columnsOf(p);
   return columns ? tableHead(p, columns, choice, context) : only(headingOrIndex(p, context));
 }
 
@@ -250,7 +250,7 @@ function linesFrom(pieces: readonly Piece[]): LineRead['lines'] {
   const taken = outcomes.filter((o) => o.figure);
   const asked = outcomes.filter((o, i) => o.fate === 'asked' && outcomes.findIndex((p) => p.says === o.says) === i);
   const missed = outcomes.filter((o) => o.fate === 'notUnderstood');
-  const telling = [...taken, ...asked, ...(taken.length + asked.length > 0 ? [] : missed)];
+  const telling = [...taken, ...asked, ...missed.filter((o, i) => missed.findIndex((p) => p.says === o.says) === i)];
   const wanted = outcomes.some((o) => o.says === 'what is wanted, not what is there');
   return (telling.length > 0 ? telling : outcomes.slice(0, 1)).map(({ figure, says, choices }) => ({
     figure,

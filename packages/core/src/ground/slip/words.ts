@@ -22,6 +22,7 @@ export const OTHER_THINGS: Readonly<Partial<Record<SoilWord, string>>> = {
   ratio: 'a ratio: worked out here from its two parts',
   release: 'what a laboratory expects to be set free: worked out here from the organic matter',
   advice: 'advice, no figure of the soil',
+  quickTest: 'a quick-test unit of one country: ask the laboratory for mg/kg or mg/L',
   texture: 'the texture: set it with the plot',
   carbon: 'organic carbon: write it as organic matter, by the factor of your laboratory',
   index: 'an index is a class, no amount: expected the figure it stands for, in mg/kg or mg/L',
@@ -29,6 +30,7 @@ export const OTHER_THINGS: Readonly<Partial<Record<SoilWord, string>>> = {
 const METHODS: Readonly<Record<MethodWord, SoilMethod>> = {
   olsen: 'olsen',
   bray: 'bray',
+  bray2: 'other',
   mehlich3: 'mehlich3',
   mehlich1: 'other',
   ammoniumAcetate: 'ammoniumAcetate',

@@ -4,6 +4,7 @@ import type { Words } from './languages.js';
 export type MethodWord =
   | 'olsen'
   | 'bray'
+  | 'bray2'
   | 'mehlich3'
   | 'mehlich1'
   | 'ammoniumAcetate'
@@ -80,7 +81,8 @@ export const MARK_WORDS: readonly (readonly [MarkMeaning, Words])[] = [
   ['aside', words('page|seite|pagina|temperature|temp|street|road|avenue|unit no|www|http|https|http www|phone|email|fax|box|suite|postcode|zip|tel|eg|ec no|eu|regulation|verordnung|reglement|reglamento|regolamento|article|annex|directive|iso|din|en iso|omri|nop|un|class no|cas|epa|barcode|ean|form no')],
 
   ['method.olsen', words('olsen|bicarbonate|sodium bicarbonate|nahco3|olsen p')],
-  ['method.bray', words('bray|bray p|bray a|bray b|bray p a|bray p b|braya|brayb|bray p1|bray p2|bray i|bray ii|p1|p2|weak bray|strong bray|bray kurtz')],
+  ['method.bray', words('bray|bray p|bray a|bray p a|braya|bray p1|bray i|p1|weak bray|bray kurtz')],
+  ['method.bray2', words('bray b|bray p b|brayb|bray p2|bray ii|p2|strong bray')],
   ['method.mehlich3', words('mehlich|mehlich c|mehlich iii|mehlichc|m3|m c|meh c|miii')],
   ['method.mehlich1', words('mehlich a|mehlich i|mehlicha|m1|m a|meh a|double acid')],
   ['method.ammoniumAcetate', { en: 'ammonium acetate|nh4oac|nh4 oac|amac|ammoac|amoac|neutral ammonium acetate|amm acet|am acet|amm acetate|nh4ac|nh4 acetate|nh4 oac', de: 'ammoniumacetat|nh4 acetat', fr: 'acetate d ammonium', es: 'acetato amonico|acetato de amonio', it: 'acetato di ammonio|ammonio acetato', nl: 'ammoniumacetaat', pt: 'acetato de amonio', pl: 'octan amonu' }],

@@ -59,6 +59,7 @@ export type NameMeaning =
   | 'of.ratio'
   | 'of.release'
   | 'of.advice'
+  | 'of.quickTest'
   | 'of.index';
 
 const words = (en: string): Words => ({ en });
@@ -160,8 +161,9 @@ export const NAME_WORDS: readonly (readonly [NameMeaning, Words])[] = [
   ['of.acidity', words('exchangeable acidity|exch acidity|total acidity|acidity|exchangeable aluminium|exchangeable hydrogen')],
   ['of.bulkDensity', { en: 'bulk density|volume weight', de: 'lagerungsdichte|volumengewicht', fr: 'densite apparente', es: 'densidad aparente', it: 'densita apparente', nl: 'volumegewicht|bulkdichtheid', pt: 'densidade aparente', pl: 'gestosc objetosciowa', sv: 'volymvikt' }],
   ['of.texture', { en: 'sand|silt|clay|stones|gravel', de: 'schluff', fr: 'sable|limon|argile|limons|sables', es: 'arena|limo|arcilla', it: 'sabbia|argilla', nl: 'zand|klei|lutum', pt: 'areia|silte|argila', pl: 'piasek|glina', sv: 'ler' }],
-  ['of.ratio', words('ratio|c n|c n ratio|ca mg ratio|k mg ratio')],
+  ['of.ratio', { en: 'ratio|c n|c n ratio|ca mg ratio|k mg ratio', de: 'verhaltnis', fr: 'rapport', es: 'relacion', it: 'rapporto', nl: 'verhouding', pt: 'relacao', pl: 'stosunek', sv: 'kvot' }],
   ['of.advice', { en: 'lime requirement|lime recommendation|gypsum requirement|recommendation|recommended rate|fertilizer recommendation', de: 'kalkbedarf|dungeempfehlung|empfehlung|dungebedarf', fr: 'besoin en chaux|conseil|preconisation', es: 'recomendacion|necesidad de cal', it: 'consiglio|fabbisogno', nl: 'advies|bemestingsadvies|kalkbehoefte', pt: 'recomendacao|necessidade de calagem', pl: 'zalecenie|potrzeby wapnowania', sv: 'kalkbehov|rekommendation' }],
+  ['of.quickTest', words('qt|qtu|maf|maf units|quick test|quick test units')],
   ['of.release', words('enr|estimated nitrogen release|est n release|nitrogen release|estimated n release')],
   ['of.index', { en: 'index|class|rating', de: 'gehaltsklasse|klasse|stufe', fr: 'classe|indice', es: 'clase|indice', it: 'classe', nl: 'waardering|klasse', pt: 'classe', pl: 'klasa|zasobnosc', sv: 'klass' }],
 ];

@@ -1,4 +1,4 @@
-import { columnsIn, subjectOf, tells, unitAmong, valuesIn, type Token } from '../../reading/index.js';
+import { columnsOf, subjectOf, tells, unitAmong, valuesIn, type Prepared, type Token } from '../../reading/index.js';
 import type { Context } from './context.js';
 import type { Read } from './reading.js';
 
@@ -6,8 +6,9 @@ import type { Read } from './reading.js';
 const EXTRACT = ['q.extract', 'q.available'] as const;
 
 /** A table's heading: its columns hold for the rows below. Where several beds stand side by side, one is chosen by a person. */
-export function readTableHead(tokens: readonly Token[], line: string, context: Context): Read | undefined {
-  const columns = valuesIn(tokens, line).length > 0 ? undefined : columnsIn(tokens, line);
+export function readTableHead(p: Prepared, context: Context): Read | undefined {
+  const { tokens } = p;
+  const columns = columnsOf(p);
   if (!columns) return undefined;
   context.columns = columns;
   const own = tokens.filter((t) => !columns.some((c) => c.unit === t));

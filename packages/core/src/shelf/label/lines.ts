@@ -149,7 +149,7 @@ function readLine(
 ): Read {
   const { line, tokens, values } = p;
   if (values.length > MOST_VALUES) return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
-  const head = readTableHead(tokens, line, context);
+  const head = readTableHead(p, context);
   if (head) return head;
   const list = INGREDIENTS.exec(line);
   if (list) {
