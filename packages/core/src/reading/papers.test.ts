@@ -3,6 +3,7 @@ import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
 import { LAB_SHEETS } from '../../test/papers/labSheets.js';
 import { MORE_LABELS } from '../../test/papers/moreLabels.js';
+import { ODD_LABELS } from '../../test/papers/oddLabels.js';
 import { ORGANIC_LABELS } from '../../test/papers/organicLabels.js';
 import type { Paper } from '../../test/papers/paper.js';
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
@@ -15,7 +16,15 @@ const shown = ({ value }: AnalysisFigure): string =>
       : `${value.low}–${value.high}`;
 const figureOf = (f: AnalysisFigure): string => `${f.analyte} ${f.basis} ${shown(f)} ${f.unit}`;
 
-const PAPERS = [...LABELS, ...COUNTRY_LABELS, ...MORE_LABELS, ...ORGANIC_LABELS, ...LAB_SHEETS, ...HARD_LABELS];
+const PAPERS = [
+  ...LABELS,
+  ...COUNTRY_LABELS,
+  ...MORE_LABELS,
+  ...ORGANIC_LABELS,
+  ...LAB_SHEETS,
+  ...HARD_LABELS,
+  ...ODD_LABELS,
+];
 const choices = (chosen: Paper['chosen'] = {}) =>
   Object.fromEntries(Object.entries(chosen).map(([line, says]) => [line, { kind: 'choice' as const, says }]));
 const read = ({ text, measured, chosen }: Paper) => readLabel(text, measured ? 'measured' : 'label', choices(chosen));

@@ -126,30 +126,30 @@ function wordAt(line: string, at: number): Token | undefined {
 
 const isPlainWord = (token: Token | undefined): boolean => token?.kind === 'word' && token.means.size === 0;
 
-/** One or two letters are the symbol of an element only where no unknown word stands beside them. */
+const STRICT: readonly Nutrient[] = ['As', 'Co', 'Se', 'Si'];
+/** Whether a word of one or two letters is the symbol of an element here: no unknown word stands beside it. */
+function isSymbol(token: WordToken, symbol: Nutrient, before: Token | undefined, behind: Token | undefined): boolean {
+  const beside = [before, behind];
+  const touches = (other: Token | undefined): boolean =>
+    other !== undefined && (other.end === token.start || other.start === token.end) && isPlainWord(other);
+  const among = beside.some((t) => isSign(t, '&') || isPlainWord(t) || touches(t));
+  const small = token.text !== symbol && token.text === token.text.toLowerCase();
+  if (small && beside.some((t) => t?.kind === 'word')) return false;
+  const strict = token.text !== symbol || token.text.length === 1 || STRICT.includes(symbol);
+  return !(strict && among);
+}
+
+/** Words of one or two letters that are symbols. Hydrogen is told only as a share of the exchange. */
 function withSymbols(tokens: readonly Token[], line: string): readonly Token[] {
   const capitals = line === line.toUpperCase();
   return tokens.map((token, i) => {
     if (token.kind !== 'word' || token.text.length > 2) return token;
-    // Hydrogen is told only as a share of the exchange.
-    if (token.text === 'H' && !isPlainWord(tokens[i - 1]) && !isPlainWord(tokens[i + 1]))
+    const [before, behind] = [tokens[i - 1], tokens[i + 1]];
+    if (token.text === 'H' && !isPlainWord(before) && !isPlainWord(behind))
       return { ...token, means: new Set<Meaning>(['of.saturation']) };
     const symbol = symbolOf(token.text, capitals);
-    if (symbol === undefined) return token;
-    const [before, behind] = [tokens[i - 1], tokens[i + 1]];
-    const touches = (other: Token | undefined): boolean =>
-      other !== undefined && (other.end === token.start || other.start === token.end) && isPlainWord(other);
-    const strict = token.text !== symbol || token.text.length === 1 || ['As', 'Co', 'Se', 'Si'].includes(symbol);
-    const among =
-      isSign(before, '&') ||
-      isSign(behind, '&') ||
-      isPlainWord(before) ||
-      isPlainWord(behind) ||
-      touches(before) ||
-      touches(behind);
-    const small = token.text !== symbol && token.text === token.text.toLowerCase();
-    const alone = !small || ((!behind || behind.kind !== 'word') && (!before || before.kind !== 'word'));
-    return (strict && among) || !alone ? token : { ...token, means: new Set<Meaning>([`el.${symbol}`]) };
+    const found = symbol !== undefined && isSymbol(token, symbol, before, behind);
+    return found ? { ...token, means: new Set<Meaning>([`el.${symbol}`]) } : token;
   });
 }
 
