@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { loggerWord } from '../reading/index.js';
 import { readLogger } from './logger.js';
 
 test('a logger’s readings become days: temperatures averaged, rain summed, gaps left unmeasured', () => {
@@ -90,6 +91,21 @@ test('what a logger writes above its headings is passed over, a column of times 
     log: { from: '2026-05-01', series: { soilC: [9, null] } },
     problems: [{ row: 5 }],
   });
+});
+
+test('the first word of a heading tells, and what is measured beside means nothing here', () => {
+  expect(
+    [
+      'Rain at the soil station (mm)',
+      'Air temp near soil',
+      'Temp. du sol',
+      'Soil moisture %',
+      'Air humidity %',
+      'Luftfeuchte',
+      'Wind m/s',
+      'ET0 mm',
+    ].map(loggerWord),
+  ).toEqual(['rainMm', 'airC', 'soilC', undefined, undefined, undefined, undefined, 'etMm']);
 });
 
 test('a bad cell is told by its row and leaves the rest', () => {

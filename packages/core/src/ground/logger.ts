@@ -33,20 +33,9 @@ export type LoggerReading =
     }
   | { readonly kind: 'unreadable'; readonly reason: string };
 
-const NAMES: readonly (readonly [RegExp, Logged | 'date'])[] = [
-  [/\b(date|day|time|timestamp|datetime)\b/, 'date'],
-  [/\bsoil\b.*(temp|°|\bc\b|\bf\b)|\bsoil ?t\b|soil_?c\b/, 'soilC'],
-  [/evapotrans|\bet0?\b|\beto\b|\bet_?mm\b/, 'etMm'],
-  [/rain|precip/, 'rainMm'],
-  [/irrigat|watering/, 'irrigationMm'],
-  [/\bair\b|^temp|\btemperature\b|air_?c\b/, 'airC'],
-];
-
 function columnOf(heading: string): LoggerColumn {
   const plain = heading.toLowerCase().replace(/_/g, ' ').trim();
-  // A word of another language first: "Bodentemperatur" holds "temp" too.
-  const means =
-    loggerWord(heading) ?? NAMES.find(([pattern]) => pattern.test(plain) || pattern.test(heading.toLowerCase()))?.[1];
+  const means = loggerWord(heading);
   const fahrenheit = (means === 'soilC' || means === 'airC') && /°\s*f\b|\bf\b|fahrenheit/.test(plain);
   const inches = means !== undefined && means.endsWith('Mm') && /\bin(ch(es)?)?\b/.test(plain);
   const centimetres = means !== undefined && means.endsWith('Mm') && /\bcm\b/.test(plain);

@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { PRACTICE_SOIL, readSoilSlip, type SoilFigure, type SoilLine } from '@wheat-ledger/core';
+import { PRACTICE_SOIL, type SoilFigure, type SoilLine } from '@wheat-ledger/core';
 import { PaperFileButton } from '../papers/PaperFileButton';
 import { PaperPicture } from '../papers/PaperPicture';
 import { PaperText } from '../papers/PaperText';
@@ -8,6 +8,7 @@ import { PracticeLab } from '../papers/PracticeLab';
 import type { Picture } from '../papers/readPaperFile';
 import { asPaper, isCommaTable } from '../papers/tables';
 import { usePaperFile } from '../papers/usePaperFile';
+import { useSlipReading } from '../papers/useReading';
 import { FormPart } from '../ui/EditForm';
 import { figureText, type SoilText } from './soilText';
 
@@ -72,8 +73,9 @@ export function PasteSlip({ latest }: { latest: readonly SoilFigure[] }) {
     () => ({ kind: 'soil' as const, figures: latest.length > 0 ? latest : PRACTICE_SOIL }),
     [latest],
   );
-  const slip = useDeferredValue(text);
-  const lines = useMemo(() => readSoilSlip(slip, chosen).filter((l) => l.text !== ''), [slip, chosen]);
+  const input = useMemo(() => ({ text, chosen }), [text, chosen]);
+  const read = useSlipReading(useDeferredValue(input));
+  const lines = useMemo(() => read.filter((l) => l.text !== ''), [read]);
   const marked = useMemo(
     () => lines.map((l) => ({ number: l.number, numbers: l.numbers, asked: inDoubt(l, chosen) })),
     [lines, chosen],

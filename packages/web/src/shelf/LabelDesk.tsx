@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { formatGiven, PRACTICE_COMPOST, readLabel, type Correction, type Product } from '@wheat-ledger/core';
+import { formatGiven, PRACTICE_COMPOST, type Correction, type Product } from '@wheat-ledger/core';
 import { readKept, writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { PaperFileButton } from '../papers/PaperFileButton';
@@ -10,6 +10,7 @@ import { PracticeLab } from '../papers/PracticeLab';
 import type { Picture } from '../papers/readPaperFile';
 import sampleUrl from '../papers/sampleLabel.png?url';
 import { usePaperFile } from '../papers/usePaperFile';
+import { useLabelReading } from '../papers/useReading';
 import { Bag } from '../ui/Bag';
 import { Choice } from '../ui/Choice';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -58,8 +59,7 @@ export function LabelDesk() {
     setDesk(next);
     writeKept(DRAFT, next.text === '' ? undefined : next);
   };
-  const { text, paper, corrections } = useDeferredValue(desk);
-  const reading = useMemo(() => readLabel(text, paper, corrections), [text, paper, corrections]);
+  const reading = useLabelReading(useDeferredValue(desk));
   const shown = reading.lines.filter((l) => l.kind !== 'blank');
   const [active, setActive] = useState<number>();
   const [picture, setPicture] = useState<Picture>();
