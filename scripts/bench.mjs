@@ -1,6 +1,6 @@
 // npm run bench: how fast it is, as figures of this machine and as ratios against a plain baseline measured in the same run.
 import { join } from 'node:path';
-import { benchLabel, benchMix, benchRanking, benchRelease } from './bench/core.mjs';
+import { benchLabel, benchMix, benchPapers, benchRanking, benchRelease } from './bench/core.mjs';
 import { benchFirstRoute, benchTyping } from './bench/page.mjs';
 import { benchImport, benchList } from './bench/server.mjs';
 import { benchStages } from './bench/stages.mjs';
@@ -37,6 +37,7 @@ async function main() {
   await benchRelease(core, contract, demo);
   await benchMix(core, contract, demo);
   await benchLabel(core);
+  await benchPapers(core);
   await withServer(async (server, database) => {
     await benchImport(server, database);
     await benchList(server);

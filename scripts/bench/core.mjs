@@ -120,3 +120,23 @@ export async function benchLabel(core) {
     `${times(hundred / split)} only finding its numbers (${ms(split / 100)})`,
   );
 }
+
+/** A paper of sixty long lines, typed at its end, and hostile texts of twice the size: twice the time, not four times. */
+export async function benchPapers(core) {
+  const line = (i) => `Phosphorus pentoxide (P2O5) soluble in citrate and water, sort ${i} ....... ${i % 9}.5 %`;
+  const paper = Array.from({ length: 60 }, (_, i) => line(i)).join('\n');
+  let typed = 0;
+  const typing = await median(() => core.readLabel(`${paper}\n${++typed}`), 21);
+  row('reading a paper of sixty lines again while typing', ms(typing), typing < 30 ? 'within 30 ms' : 'goal 30 ms');
+  const hostile = [
+    ['digits', (n) => '9'.repeat(n)],
+    ['brackets', (n) => '('.repeat(n)],
+    ['a long line', (n) => 'Nitrogen 5 % '.repeat(n / 13)],
+    ['many lines', (n) => 'Nitrogen 5 %\n'.repeat(n / 13)],
+  ];
+  for (const [name, text] of hostile) {
+    const [once, twice] = [text(500_000), text(1_000_000)];
+    const [a, b] = [await median(() => core.readLabel(once), 5), await median(() => core.readLabel(twice), 5)];
+    row(`reading a megabyte: ${name}`, ms(b), `${times(b / a)} half a megabyte`);
+  }
+}

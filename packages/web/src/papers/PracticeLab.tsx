@@ -44,8 +44,8 @@ export function PracticeLab({ what, kept, sample, onPaper }: PracticeLabProps) {
           </button>
         </p>
       ) : (
-        <button type="button" className="plain inline-flex items-center gap-1.5" onClick={send}>
-          <FlaskConical size={15} aria-hidden="true" />
+        <button type="button" className="plain inline-flex items-start gap-1.5 text-left" onClick={send}>
+          <FlaskConical size={15} className="mt-1 shrink-0" aria-hidden="true" />
           Send {what.charAt(0).toLowerCase() + what.slice(1)} to the practice laboratory
         </button>
       )}

@@ -27,6 +27,8 @@ const RATE = new RegExp(
   String.raw`(${NUMBER}(?:\s*${AMOUNT})?(?:\s*(?:–|-|to)\s*${NUMBER})?)\s*(${AMOUNT})(?:\.(?=\s)|\))?\s*(?:of\s[a-z ]{2,24}?\s)?(?:${EACH})`,
   'gi',
 );
+/** An amount that a rate could begin with; most lines have none, which is quickly seen. */
+const HAS_AMOUNT = new RegExp(String.raw`[\d½⅓⅔¼¾⅛⅜⅝⅞]\s*(?:of\s)?${AMOUNT}(?![a-z])`, 'i');
 const OTHER_RATE = new RegExp(String.raw`${NUMBER}\s*${AMOUNT}\b.*\bper\b`, 'i');
 const asRate = (
   [, amount = '', unit = '', per = '', counted = '', each = '']: readonly (string | undefined)[],
@@ -62,6 +64,7 @@ export function takeDirections(line: string, mark?: DecimalMark): Taken | undefi
   const ratio = /\b(?:dilut\w*|mix\w*|rates?)\b\D{0,20}(1\s*:\s*\d{2,5})\b/i.exec(line);
   const parts = ratio && parseRate(ratio[1] ?? '');
   if (parts && !parts.ok) return { read: { kind: 'notUnderstood', says: parts.reason, told: [] }, rest: '' };
+  if (!HAS_AMOUNT.test(line)) return undefined;
   const found = [...line.matchAll(RATE)];
   const reads = found.map((m) => asRate(m, mark));
   // What stands beside the rates, each sign in its place.
