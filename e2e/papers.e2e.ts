@@ -152,6 +152,21 @@ test('a soil slip with targets and three beds is asked which, and taken over', a
   await page.close();
 });
 
+test('a logger’s file in another language is read into days', async () => {
+  const page = await at.screen.open();
+  const { items } = await at.ledger.api<{ items: { id: string; name: string }[] }>('plots');
+  await page.goto(`${at.ledger.address}/ground/${items.find((p) => p.name.includes('wheat'))?.id}/weather`);
+  const file = join(folder, 'regen.csv');
+  writeFileSync(
+    file,
+    'Zeitstempel;Bodentemperatur (°C);Niederschlag (mm)\n14.05.2026 06:00;9,5;0\n15.05.2026 06:00;10,5;3,4\n',
+  );
+  const input = await page.waitForSelector('#log-file');
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);
+  await expectText(page, '[data-testid=log-outcome]', /2 days were read into “regen”/);
+  await page.close();
+});
+
 test('what is no paper is refused in words and harms nothing', async () => {
   const page = await desk();
   await open(page, 'broken.xlsx', 'not a spreadsheet');

@@ -1,4 +1,11 @@
-import { PROVENANCES, writtenPlainly, type Analyte, type AnalysisUnit, type DecimalMark } from '@wheat-ledger/core';
+import {
+  figureInCell,
+  PROVENANCES,
+  writtenPlainly,
+  type Analyte,
+  type AnalysisUnit,
+  type DecimalMark,
+} from '@wheat-ledger/core';
 import { ProductInput } from '../product.js';
 import { productProblems } from '../productProblems.js';
 import { validateInput, type FieldProblem, type Validated } from '../validate.js';
@@ -26,7 +33,7 @@ import {
   type ProductText,
 } from './productText.js';
 import { PLAIN_FIELDS } from './productFields.js';
-import { damage, figureCell, isNote, priceCell } from './sheetCells.js';
+import { damage, isNote, priceCell } from './sheetCells.js';
 import { given, typedPath } from './reader.js';
 
 const fromText = (l: LineText): string => `${l.provenance}: ${l.source}`;
@@ -232,7 +239,7 @@ const withPart = <Row>(
 
 /** A figure of a row; the unit in its cell goes before that of its heading. */
 function figureLine(line: LineText, cell: string): LineText {
-  const { value, unit } = figureCell(cell);
+  const { value, unit } = figureInCell(cell);
   return { ...line, value, unit: unit ?? line.unit };
 }
 

@@ -1,6 +1,7 @@
 import { columnFor } from './csvColumns.js';
 import { readCsvRow } from './csvRow.js';
-import { figureCell, headingRow, priceCell } from './sheetCells.js';
+import { figureInCell } from '@wheat-ledger/core';
+import { headingRow, priceCell } from './sheetCells.js';
 
 const columns = ['name', 'grade', 'N %', 'package', 'price'].map(columnFor);
 const read = (cells: readonly string[], currency = 'EUR') => readCsvRow(columns, cells, currency, 'point');
@@ -37,7 +38,7 @@ test.each([
   ['0.4–0.7 %', '0.4–0.7', '%'],
   ['< 20', '< 20', undefined],
   ['plenty', 'plenty', undefined],
-])('a figure %s', (cell, value, unit) => expect(figureCell(cell)).toEqual({ value, unit }));
+])('a figure %s', (cell, value, unit) => expect(figureInCell(cell)).toEqual({ value, unit }));
 
 test.each([
   ['32,40 €', 'USD', '32,40', 'EUR'],

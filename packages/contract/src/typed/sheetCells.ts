@@ -1,4 +1,3 @@
-import type { AnalysisUnit } from '@wheat-ledger/core';
 import type { FieldProblem } from '../validate.js';
 import { columnFor, headingOf, type CsvColumn } from './csvColumns.js';
 
@@ -13,22 +12,6 @@ export function headingRow(rows: readonly (readonly string[])[]): number {
   const known = rows.slice(0, MOST_TITLE_ROWS).map((cells) => cells.filter((c) => columnFor(c) !== undefined).length);
   const most = Math.max(0, ...known);
   return most < 2 ? 0 : known.indexOf(most);
-}
-
-const UNIT = /^(.*[\d)])\s*(% ?\(?w\/v\)?|%|per ?cent|g\/kg|mg\/kg|ppm|g\/l)$/i;
-const UNITS: readonly (readonly [RegExp, AnalysisUnit])[] = [
-  [/w\/v/i, '% w/v'],
-  [/^(?:%|per)/i, '%'],
-  [/^g\/kg/i, 'g/kg'],
-  [/^(?:mg|ppm)/i, 'mg/kg'],
-  [/^g\/l/i, 'g/L'],
-];
-
-/** A figure with the unit that stands in its cell. @example figureCell('12 %') // { value: '12', unit: '%' } */
-export function figureCell(cell: string): { readonly value: string; readonly unit: AnalysisUnit | undefined } {
-  const [, value, word = ''] = UNIT.exec(cell.trim()) ?? [];
-  const unit = UNITS.find(([pattern]) => pattern.test(word))?.[1];
-  return value !== undefined && unit ? { value: value.trim(), unit } : { value: cell.trim(), unit: undefined };
 }
 
 const MONEY = /^([€$£]|[A-Z]{3})?\s*([\d.,'’\s]*\d)\s*([€$£]|[A-Z]{3})?$/;

@@ -1,8 +1,24 @@
 /** Which comes first in 03/04/2026: the day or the month. */
 export type SlashOrder = 'day' | 'month' | undefined;
-const SLASHED = /^\s*(\d{1,2})\/(\d{1,2})\/(\d{4})(?!\d)/;
+const SLASHED = /^\s*(\d{1,2})[/-](\d{1,2})[/-](\d{4}|\d{2})(?!\d)/;
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
-const NAMED = MONTHS.map((m) => m.toLowerCase());
+/** How names of months begin in nine languages, without accents. */
+const NAMED = [
+  'jan|gen|ene|sty',
+  'feb|fev|lut',
+  'mar|mrz|maa|mrt',
+  'apr|avr|abr|kwi',
+  'may|mai|mag|mei|maj',
+  'jun|giu|cze|juin',
+  'jul|lug|lip|juil',
+  'aug|aou|ago|sie',
+  'sep|set|wrz',
+  'oct|okt|ott|out|paz',
+  'nov|lis',
+  'dec|dez|dic|gru|des',
+].map((begins) => new RegExp(`^(?:${begins})`));
+const monthOf = (word: string): number =>
+  NAMED.findIndex((begins) => begins.test(word.toLowerCase().normalize('NFD').replace(/\p{M}/gu, ''))) + 1;
 
 /** Dates written by one hand are all alike: one that can only be read one way tells how the others are meant. Undefined when none does, or when they contradict. */
 export function slashOrder(texts: readonly string[]): SlashOrder {
@@ -17,11 +33,12 @@ export function slashOrder(texts: readonly string[]): SlashOrder {
  * @param order which comes first before a stroke, where other dates of the same hand tell
  * @example readDate('14.3.2026 06:00') // '2026-03-14'
  * @example readDate('14 March 2026') // '2026-03-14'
+ * @example readDate('14 mai 2026') // '2026-05-14'
  */
 export function readDate(text: string, order?: SlashOrder): string | undefined {
   const iso = /^\s*(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/.exec(text);
   if (iso) return dateOf(iso[1], iso[2], iso[3]);
-  const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4})(?!\d)/.exec(text);
+  const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4}|\d{2})(?!\d)/.exec(text);
   if (dotted) return dateOf(dotted[3], dotted[2], dotted[1]);
   const slashed = SLASHED.exec(text);
   if (!slashed) return namedDate(text);
@@ -32,15 +49,17 @@ export function readDate(text: string, order?: SlashOrder): string | undefined {
 
 /** "14 March 2026", "14. Mar 2026", "March 14, 2026". */
 function namedDate(text: string): string | undefined {
-  const [, day, word] = /^\s*(\d{1,2})(?:st|nd|rd|th)?\.?[\s-]+([a-z]{3,9})\b/i.exec(text) ?? [];
-  const [, word2, day2] = /^\s*([a-z]{3,9})\.?\s+(\d{1,2})(?:st|nd|rd|th)?\b/i.exec(text) ?? [];
+  const [, day, word] = /^\s*(\d{1,2})(?:st|nd|rd|th)?\.?[\s-]+(?:de\s)?(\p{L}{3,12})/iu.exec(text) ?? [];
+  const [, word2, day2] = /^\s*(\p{L}{3,12})\.?\s+(\d{1,2})(?:st|nd|rd|th)?\b/iu.exec(text) ?? [];
   const year = /[\s,.-](\d{4})\s*$/.exec(text)?.[1];
-  const month = NAMED.indexOf((word ?? word2 ?? '').slice(0, 3).toLowerCase()) + 1;
+  const month = monthOf(word ?? word2 ?? '');
   return month === 0 ? undefined : dateOf(year, String(month), day ?? day2);
 }
 
 function dateOf(year = '', month = '', day = ''): string | undefined {
-  const date = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  // 26 is 2026: nobody logged in 1926.
+  const whole = year.length === 2 ? `20${year}` : year;
+  const date = `${whole}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
   const at = Date.parse(`${date}T00:00:00Z`);
   return Number.isFinite(at) && new Date(at).toISOString().startsWith(date) ? date : undefined;
 }

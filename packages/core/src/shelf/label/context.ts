@@ -1,6 +1,15 @@
 import type { Provenance } from '../../figure/index.js';
+import type { DecimalMark } from '../../quantity/index.js';
 import type { Column, NutrientSubject, TellingUnit } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
+
+/** What a person's answers on single lines say of the whole paper. */
+export interface Taught {
+  /** A word such as "phosphate (P)" was meant as the element, or as its oxide. */
+  readonly eitherAs: 'element' | 'oxide' | undefined;
+  /** The decimal mark that a number with two readings was meant with. */
+  readonly mark: DecimalMark | undefined;
+}
 
 /** What lines before have said about lines to come. */
 export interface Context {
@@ -14,6 +23,8 @@ export interface Context {
   extract: boolean;
   /** "[elemental]": names of oxides are told as elements, or the other way round. */
   told: 'element' | 'oxide' | undefined;
+  /** What a person's answers say of the whole paper. */
+  readonly taught: Taught;
   /** The columns of the table that is being read; undefined outside of one. */
   columns: readonly Column[] | undefined;
   /** Of several beds side by side, the one a person chose. */

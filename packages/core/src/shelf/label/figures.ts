@@ -229,10 +229,11 @@ function moisture(
 }
 
 /** Names that do not say their basis outright, where a heading says that all are elements, or all are oxides. */
-function toldAs({ subject, name }: Pair, { told }: Context): Subject | undefined {
+function toldAs({ subject, name }: Pair, { told, taught }: Context): Subject | undefined {
+  const as = told ?? taught.eitherAs;
+  if (subject?.kind === 'either' && as !== undefined)
+    return { ...NITROGEN, element: subject.element, basis: as === 'element' ? 'element' : subject.oxide };
   if (told === undefined || !subject) return subject;
-  if (subject.kind === 'either')
-    return { ...NITROGEN, element: subject.element, basis: told === 'element' ? 'element' : subject.oxide };
   const outright = name.some((t) => tells(t, 'oxide', ...OXIDES.map(({ basis }) => `ox.${basis}` as const)));
   if (subject.kind !== 'nutrient' || outright) return subject;
   const oxide = OXIDES.find(({ element }) => element === subject.element)?.basis;

@@ -1,5 +1,5 @@
 import type { Provenance } from '../../figure/index.js';
-import { decimalMarkIn, type DecimalMark } from '../../quantity/index.js';
+import { declaredRange, decimalMarkIn, type DecimalMark } from '../../quantity/index.js';
 import {
   fatesOf,
   linesOf,
@@ -19,7 +19,7 @@ import {
 } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
 import { isNitrogen, noNumber, readAnalysis, readFormulaLine } from './analysis.js';
-import type { Context } from './context.js';
+import type { Context, Taught } from './context.js';
 import { takeDirections } from './directions.js';
 import { figureOf, figureWords, fromProtein, NITROGEN, PERCENT, type Place } from './figures.js';
 import { readHeading, readTableHead, severalSamples } from './headings.js';
@@ -240,6 +240,30 @@ function numbersOf(p: Prepared, read: Read): LabelLine['numbers'] {
   return fatesOf(p.printed, [...(read.told ?? []), ...p.asides, ...rest]);
 }
 
+const NOTHING_TAUGHT: Taught = { eitherAs: undefined, mark: undefined };
+/** What the answers to lines with two readings say of the paper: the element or its oxide, a point or a comma. */
+export function taughtBy(
+  lines: readonly ReadLine[],
+  corrections: Readonly<Record<number, Correction>>,
+): Taught | undefined {
+  const answers = lines.flatMap(({ line }) => {
+    const correction = corrections[line.number];
+    const chosen = correction?.kind === 'choice' ? line.choices.find((c) => c.says === correction.says) : undefined;
+    const [figure] = chosen?.figures ?? [];
+    const [a, b, more] = line.choices.map((c) => c.figures[0]);
+    return figure && a && b && !more ? [{ figure, a, b }] : [];
+  });
+  const basis = answers.find(({ a, b }) => a.analyte === b.analyte && a.basis !== b.basis)?.figure.basis;
+  const number = answers.find(({ a, b }) => a.basis === b.basis && ratio(a, b) === 1000);
+  if (basis === undefined && !number) return undefined;
+  const larger = number && declaredRange(number.figure.value).mid === Math.max(...[number.a, number.b].map(middle));
+  const mark = number === undefined ? undefined : larger === /,/.test(number.figure.source) ? 'point' : 'comma';
+  return { eitherAs: basis === undefined ? undefined : basis === 'element' ? 'element' : 'oxide', mark };
+}
+const middle = ({ value }: AnalysisFigure): number => declaredRange(value).mid;
+const ratio = (a: AnalysisFigure, b: AnalysisFigure): number =>
+  Math.round(Math.max(middle(a), middle(b)) / (Math.min(middle(a), middle(b)) || 1));
+
 const BLANK: Read = { kind: 'blank', says: '' };
 /** A line that names what stands below; where rows of several samples do, one is chosen by a person. */
 function stackHead(stack: Stack | undefined, sample: string | undefined): Read | undefined {
@@ -254,9 +278,10 @@ export function readLines(
   text: string,
   provenance: Provenance,
   corrections: Readonly<Record<number, Correction>>,
+  taught: Taught = NOTHING_TAUGHT,
 ): { readonly lines: readonly ReadLine[]; readonly context: Context; readonly count: number } {
   const all = linesOf(text);
-  const mark = decimalMarkIn(text);
+  const mark = taught.mark ?? decimalMarkIn(text);
   const lines = all.slice(0, MOST_LINES).map((raw) => prepared(raw, mark));
   const context: Context = {
     provenance,
@@ -265,6 +290,7 @@ export function readLines(
     inIngredients: false,
     extract: false,
     told: undefined,
+    taught,
     columns: undefined,
     sample: undefined,
     inNitrogen: false,

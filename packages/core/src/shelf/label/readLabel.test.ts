@@ -43,6 +43,21 @@ test('a person’s word outranks the program’s reading, line by line', () => {
   ).toBe('notUnderstood');
 });
 
+test('an answer on one line holds for the others of the paper', () => {
+  const oxide = readLabel('Phosphate (P) 3 %\nPotash (K) 4 %', 'label', {
+    1: { kind: 'choice', says: '3 % phosphorus, as P₂O₅' },
+  });
+  expect(oxide.analysis.map(shown)).toEqual(['P/P2O5 3 %', 'K/K2O 4 %']);
+  const thousands = readLabel('K 12,500 mg/kg\nCa 21,400 mg/kg', 'measured', {
+    1: { kind: 'choice', says: '12\u2009500 mg/kg potassium' },
+  });
+  expect(thousands.analysis.map(shown)).toEqual(['K 12\u2009500 mg/kg', 'Ca 21\u2009400 mg/kg']);
+  const decimals = readLabel('K 12,500 mg/kg\nCa 21,400 mg/kg', 'measured', {
+    1: { kind: 'choice', says: '12.5 mg/kg potassium' },
+  });
+  expect(decimals.analysis.map(shown)).toEqual(['K 12.5 mg/kg', 'Ca 21.4 mg/kg']);
+});
+
 test('figures remember their line and whether they were measured', () => {
   const [figure] = readLabel('Heading\nNitrogen 5%', 'measured').analysis;
   expect([figure?.provenance, figure?.source]).toEqual(['measured', 'line 2: Nitrogen 5%']);

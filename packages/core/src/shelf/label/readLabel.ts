@@ -5,7 +5,7 @@ import { linesOf, MOST_LINES, MOST_PER_LINE } from '../../reading/index.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure } from '../product.js';
 import type { Context } from './context.js';
-import { readLines, type ReadLine } from './lines.js';
+import { readLines, taughtBy, type ReadLine } from './lines.js';
 import type { Correction, LabelReading } from './reading.js';
 import { eachOnce, settled } from './weigh.js';
 
@@ -94,7 +94,10 @@ export function readLabel(
   provenance: Provenance = 'label',
   corrections: Readonly<Record<number, Correction>> = {},
 ): LabelReading {
-  const { lines, context } = readLines(text, provenance, corrections);
+  const first = readLines(text, provenance, corrections);
+  // An answer on one line holds for the others of the paper.
+  const taught = taughtBy(first.lines, corrections);
+  const { lines, context } = taught ? readLines(text, provenance, corrections, taught) : first;
   const all = lines.map(({ read }) => read);
   const grades = [...new Set(all.flatMap((read) => read.grade ?? []))];
   const [grade] = grades;
