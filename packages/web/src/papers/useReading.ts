@@ -1,5 +1,12 @@
 import { useMemo } from 'react';
-import { readLabel, readSoilSlip, type Correction, type LabelReading, type SoilLine } from '@wheat-ledger/core';
+import {
+  readLabel,
+  readSoilSlip,
+  type Correction,
+  type LabelReading,
+  type SoilLine,
+  type Taught,
+} from '@wheat-ledger/core';
 import { useTask, type Job } from '../ui/useTask';
 import type { ReadingWorker } from './reading.worker';
 
@@ -13,12 +20,14 @@ interface LabelInput {
   readonly text: string;
   readonly paper: 'label' | 'measured';
   readonly corrections: Readonly<Record<number, Correction>>;
+  /** What earlier papers of the same seller taught. */
+  readonly known?: Taught | undefined;
 }
 const LABEL: Job<ReadingWorker, LabelInput, LabelReading> = {
   what: 'the label',
   start,
   pauseMs: 120,
-  run: (remote, { text, paper, corrections }) => remote.label(text, paper, corrections),
+  run: (remote, { text, paper, corrections, known }) => remote.label(text, paper, corrections, known),
 };
 const NO_LABEL = readLabel('');
 
@@ -26,7 +35,7 @@ const NO_LABEL = readLabel('');
 export function useLabelReading(input: LabelInput): LabelReading {
   const long = isLong(input.text);
   const short = useMemo(
-    () => (long ? undefined : readLabel(input.text, input.paper, input.corrections)),
+    () => (long ? undefined : readLabel(input.text, input.paper, input.corrections, input.known)),
     [long, input],
   );
   const { latest } = useTask(LABEL, long ? input : undefined);

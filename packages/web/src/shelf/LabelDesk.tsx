@@ -18,6 +18,7 @@ import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { carryCorrections } from './carryCorrections';
 import { LabelLines } from './LabelLines';
 import { LabelQuestions } from './LabelQuestions';
+import { noteOf, SellerNote } from './SellerNote';
 import { textFromLabel } from './startedText';
 
 type Paper = 'label' | 'measured';
@@ -25,6 +26,7 @@ interface Kept {
   readonly text: string;
   readonly paper: Paper;
   readonly corrections: Readonly<Record<number, Correction>>;
+  readonly seller?: string | undefined;
 }
 const DRAFT = 'draft.label';
 const EXAMPLE =
@@ -59,7 +61,12 @@ export function LabelDesk() {
     setDesk(next);
     writeKept(DRAFT, next.text === '' ? undefined : next);
   };
-  const reading = useLabelReading(useDeferredValue(desk));
+  const [notes, setNotes] = useState(0);
+  const seller = desk.seller ?? '';
+  // A note that was kept or dropped is read anew.
+  const known = useMemo(() => (notes < 0 ? undefined : noteOf(seller)), [notes, seller]);
+  const input = useMemo(() => ({ ...desk, known }), [desk, known]);
+  const reading = useLabelReading(useDeferredValue(input));
   const shown = reading.lines.filter((l) => l.kind !== 'blank');
   const [active, setActive] = useState<number>();
   const [picture, setPicture] = useState<Picture>();
@@ -191,6 +198,16 @@ export function LabelDesk() {
                 </Remark>
               ))}
             </div>
+          </MarginNote>
+        )}
+        {shown.length > 0 && (
+          <MarginNote title="Whose paper">
+            <SellerNote
+              seller={seller}
+              onSeller={(next) => change({ seller: next })}
+              taught={reading.taught}
+              onKept={() => setNotes(notes + 1)}
+            />
           </MarginNote>
         )}
         <MarginNote title="Practice">

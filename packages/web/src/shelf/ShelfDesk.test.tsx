@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { show } from '../../test/show';
 import { LabelDesk } from './LabelDesk';
@@ -62,7 +62,7 @@ test('a line that could be several things is asked about with its readings, one 
   await paste('Nitrogen 5.5 %\nPhosphate (P) 3 %');
   const question = await screen.findByLabelText('Question on line 2');
   expect(question.textContent).toMatch(/3 % could be P or P₂O₅.*3 % phosphorus.*3 % phosphorus, as P₂O₅/);
-  question.focus();
+  act(() => question.focus());
   await userEvent.keyboard('2');
   await waitFor(() => expect(row(2)).toContain('3 % phosphorus, as P₂O₅, as you said'));
   expect(questions()).toContain('Every figure was understood');
@@ -76,6 +76,25 @@ test('numbers are marked where they stand by what became of them, and the line t
   expect([marks('mark-taken'), marks('mark-aside'), marks('mark-missed')]).toEqual([['5'], ['4711'], ['3']]);
   await userEvent.hover(screen.getByLabelText('Line 1, take it as').closest('tr') as HTMLElement);
   expect(document.querySelector('.line-active')?.textContent).toBe('Nitrogen 5 %');
+});
+
+test('an answer is kept for papers of the same seller, and can be forgotten', async () => {
+  const first = await show(<LabelDesk />);
+  await paste('Nitrogen 5.5 %\nPhosphate (P) 3 %');
+  const question = await screen.findByLabelText('Question on line 2');
+  act(() => question.focus());
+  await userEvent.keyboard('2');
+  await userEvent.type(screen.getByLabelText('Whose paper is it?'), 'Ossel & Wick');
+  await userEvent.click(screen.getByRole('button', { name: 'Keep it for papers of Ossel & Wick' }));
+  first.unmount();
+  localStorage.removeItem('wheat-ledger.draft.label');
+  await show(<LabelDesk />);
+  await paste('Potash (K) 4 %');
+  await waitFor(() => expect(questions()).toContain('could be K or K₂O'));
+  await userEvent.type(screen.getByLabelText('Whose paper is it?'), 'ossel & wick');
+  await waitFor(() => expect(row(1)).toContain('4 % potassium, as K₂O'));
+  await userEvent.click(screen.getByRole('button', { name: 'Forget it' }));
+  await waitFor(() => expect(questions()).toContain('could be K or K₂O'));
 });
 
 test('a sample comes back from the practice laboratory as a paper that is read', async () => {

@@ -1,15 +1,7 @@
 import type { Provenance } from '../../figure/index.js';
-import type { DecimalMark } from '../../quantity/index.js';
 import type { Column, NutrientSubject, TellingUnit } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
-
-/** What a person's answers on single lines say of the whole paper. */
-export interface Taught {
-  /** A word such as "phosphate (P)" was meant as the element, or as its oxide. */
-  readonly eitherAs: 'element' | 'oxide' | undefined;
-  /** The decimal mark that a number with two readings was meant with. */
-  readonly mark: DecimalMark | undefined;
-}
+import type { Taught } from './reading.js';
 
 /** What lines before have said about lines to come. */
 export interface Context {

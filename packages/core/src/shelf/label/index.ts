@@ -1,3 +1,3 @@
-export type { Choice, Correction, LabelLine, LabelReading, LineKind } from './reading.js';
+export type { Choice, Correction, LabelLine, LabelReading, LineKind, Taught } from './reading.js';
 export * from './readLabel.js';
 export { analyteNamed, figureInCell, type NamedAnalyte } from './named.js';

@@ -19,12 +19,12 @@ import {
 } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
 import { isNitrogen, noNumber, readAnalysis, readFormulaLine } from './analysis.js';
-import type { Context, Taught } from './context.js';
+import type { Context } from './context.js';
 import { takeDirections } from './directions.js';
 import { figureOf, figureWords, fromProtein, NITROGEN, PERCENT, type Place } from './figures.js';
 import { readHeading, readTableHead, severalSamples } from './headings.js';
 import { takeGrade, takeMeasure } from './measures.js';
-import type { Correction, LabelLine, Read, Taken } from './reading.js';
+import type { Correction, LabelLine, Read, Taken, Taught } from './reading.js';
 
 /** More numbers than any line of a label has; they could not be told apart, and would only take time. */
 const MOST_VALUES = 24;
@@ -207,6 +207,9 @@ function doubted(read: Read): Read {
 function chosen(read: Read, correction: Correction | undefined, context: Context): Read {
   if (correction?.kind === 'doubt') return doubted(read);
   const choice = correction?.kind === 'choice' ? read.choices?.find((c) => c.says === correction.says) : undefined;
+  // Another line's answer may have settled this one too; the word of this line's own stays in sight.
+  if (!choice && correction?.kind === 'choice' && read.says === correction.says)
+    return { ...read, says: `${read.says}, as you said` };
   if (!choice) return read;
   if (choice.figures.length === 0) {
     context.sample = choice.says;

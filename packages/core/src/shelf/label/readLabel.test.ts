@@ -52,6 +52,8 @@ test('an answer on one line holds for the others of the paper', () => {
     1: { kind: 'choice', says: '12\u2009500 mg/kg potassium' },
   });
   expect(thousands.analysis.map(shown)).toEqual(['K 12\u2009500 mg/kg', 'Ca 21\u2009400 mg/kg']);
+  expect(oxide.taught).toEqual({ eitherAs: 'oxide', mark: undefined });
+  expect(readLabel('Phosphate (P) 3 %', 'label', {}, oxide.taught).analysis.map(shown)).toEqual(['P/P2O5 3 %']);
   const decimals = readLabel('K 12,500 mg/kg\nCa 21,400 mg/kg', 'measured', {
     1: { kind: 'choice', says: '12.5 mg/kg potassium' },
   });

@@ -6,7 +6,7 @@ import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure } from '../product.js';
 import type { Context } from './context.js';
 import { readLines, taughtBy, type ReadLine } from './lines.js';
-import type { Correction, LabelReading } from './reading.js';
+import type { Correction, LabelReading, Taught } from './reading.js';
 import { eachOnce, settled } from './weigh.js';
 
 /** Figures on dry matter brought to what is in the bag: as-is = dry × (1 − moisture). Without the moisture none can be. */
@@ -87,17 +87,19 @@ function ownFindings(
  * @param text as pasted; lines beyond 400 and characters beyond 400 a line are left out, and that is said
  * @param provenance `label` for a bag, `measured` for a lab slip
  * @param corrections a person's word on misread lines, by line number from 1
+ * @param known what answers on earlier papers of the same seller say
  * @example readLabel('Total Nitrogen (N) .... 5.0%\n  3.0% Water Insoluble Nitrogen').analysis
  */
 export function readLabel(
   text: string,
   provenance: Provenance = 'label',
   corrections: Readonly<Record<number, Correction>> = {},
+  known?: Taught,
 ): LabelReading {
-  const first = readLines(text, provenance, corrections);
+  const first = readLines(text, provenance, corrections, known);
   // An answer on one line holds for the others of the paper.
   const taught = taughtBy(first.lines, corrections);
-  const { lines, context } = taught ? readLines(text, provenance, corrections, taught) : first;
+  const { lines, context } = taught ? readLines(text, provenance, corrections, { ...known, ...taught }) : first;
   const all = lines.map(({ read }) => read);
   const grades = [...new Set(all.flatMap((read) => read.grade ?? []))];
   const [grade] = grades;
@@ -125,6 +127,7 @@ export function readLabel(
     limingPer100Kg: all.find((read) => read.liming !== undefined)?.liming,
     carbonToNitrogen: all.find((read) => read.carbonToNitrogen !== undefined)?.carbonToNitrogen,
     directions: all.flatMap((read) => read.directions ?? []).slice(0, 12),
+    taught,
     findings: [
       ...ownFindings(text, reads, context, grades),
       ...labelChecks({ grade, analysis, derivedFrom, densityKgPerL }),

@@ -1,4 +1,5 @@
 import type { Analyte, Basis } from '../../nutrient/index.js';
+import type { DecimalMark } from '../../quantity/index.js';
 import type { Fate, Package, Told } from '../../reading/index.js';
 import type { Finding } from '../labelChecks.js';
 import type { ProteinFactor } from '../protein.js';
@@ -50,6 +51,14 @@ export type Correction =
   | { readonly kind: 'doubt' }
   | { readonly kind: 'ignore' };
 
+/** What a person's answers on single lines say of the whole paper. */
+export interface Taught {
+  /** A word such as "phosphate (P)" was meant as the element, or as its oxide. */
+  readonly eitherAs: 'element' | 'oxide' | undefined;
+  /** The decimal mark that a number with two readings was meant with. */
+  readonly mark: DecimalMark | undefined;
+}
+
 export interface LabelReading {
   readonly lines: readonly LabelLine[];
   readonly grade: string | undefined;
@@ -62,6 +71,8 @@ export interface LabelReading {
   /** C:N by mass. */
   readonly carbonToNitrogen: number | undefined;
   readonly directions: readonly Direction[];
+  /** What a person's answers say of the whole paper; nothing where none was given. */
+  readonly taught: Taught | undefined;
   /** What contradicts, or had to be supposed about the whole label. */
   readonly findings: readonly Finding[];
 }
