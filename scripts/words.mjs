@@ -14,7 +14,9 @@ const files = (folder) =>
       (f) =>
         f.isFile() &&
         /\.tsx?$/.test(f.name) &&
-        !/\.test\.|\.d\.ts$|Migration\d|^(?:dictionary|names|loggerWords)\.ts$/.test(f.name),
+        !/\.test\.|\.d\.ts$|Migration\d|^loggerWords\.ts$/.test(f.name) &&
+        // Words that papers use, not the program.
+        !/reading\/words$|laboratory$/.test(f.parentPath),
     )
     .map((f) => join(f.parentPath, f.name))
     .sort();
