@@ -48,6 +48,14 @@ export function parseDeclared(input: string, mark?: DecimalMark): ParsedDeclared
   return low <= mid && mid <= high ? { ok: true, value: { kind: 'range', low, mid, high } } : refusal(text);
 }
 
+/** A range by its ends, its middle taken between. @example rangeValue(2, 3) // { kind: 'range', low: 2, mid: 2.5, high: 3 } */
+export const rangeValue = (low: number, high: number): DeclaredValue => ({
+  kind: 'range',
+  low,
+  mid: Number(((low + high) / 2).toPrecision(6)),
+  high,
+});
+
 /** Prints a declared value so that reading it gives the same value. @example printDeclared({ kind: 'below', limit: 20 }) // '< 20' */
 export function printDeclared(value: DeclaredValue): string {
   switch (value.kind) {

@@ -54,6 +54,7 @@ export {
   type DeclaredValue,
   parseDeclared,
   printDeclared,
+  rangeValue,
   scaleDeclared,
   shownDeclared,
 } from './declaredValue.js';

@@ -1,3 +1,4 @@
+import { rangeValue } from '../quantity/index.js';
 import type { BoundLine, Bracket, Pair } from './binding.js';
 import type { Told } from './fate.js';
 import { unitAmong, type TellingUnit } from './prepare.js';
@@ -6,23 +7,34 @@ import { underColumns, type Column } from './tables.js';
 import { isSign, tells, type Token } from './tokens.js';
 import type { FoundValue } from './values.js';
 
-const ROLE_WORDS = [
-  ['role.wanted', 'what is wanted, not what is there'],
-  ['role.limit', 'the least that could be told'],
-  ['role.allowed', 'what is allowed, not what is there'],
-  ['role.error', 'how far off it may be'],
-  ['role.before', 'an earlier result'],
-] as const;
+/** What is said of a value that somebody wants. */
+export const WANTED = 'what is wanted, not what is there';
+/** Why a value is not what counts, by its column or the word before it. */
+const ASIDES: Readonly<Record<Column['role'], string>> = {
+  dry: 'the same on dry matter',
+  limit: 'the least that could be told',
+  wanted: WANTED,
+  allowed: 'what is allowed, not what is there',
+  error: 'how far off it may be',
+  before: 'an earlier result',
+  index: 'a class, no amount',
+  sample: 'another sample',
+  found: 'said again in another unit',
+  oxide: 'said again as an oxide',
+  element: 'said again as an element',
+};
+
+/** Roles that a word before a value gives it. */
+const ROLES = ['wanted', 'limit', 'allowed', 'error', 'before'] as const;
 /** Why a value is not what was found, by the words before it. @example roleBefore(tokenize('target')) // 'what is wanted, not what is there' */
 export function roleBefore(before: readonly Token[]): string | undefined {
-  if (before.some((t) => isSign(t, '±'))) return 'how far off it may be';
+  if (before.some((t) => isSign(t, '±'))) return ASIDES.error;
   const words = [...before].reverse().filter((t) => t.kind === 'word');
-  const last = words.find((t) => ROLE_WORDS.some(([role]) => tells(t, role)));
-  const named = words.find(
-    (t) => tells(t, 'role.found') || [...(t.kind === 'word' ? t.means : [])].some((m) => m.startsWith('el.')),
-  );
+  const last = words.find((t) => ROLES.some((role) => tells(t, `role.${role}`)));
+  const named = words.find((t) => tells(t, 'role.found') || [...t.means].some((m) => m.startsWith('el.')));
   if (!last || (named && named.start > last.start)) return undefined;
-  return ROLE_WORDS.find(([role]) => tells(last, role))?.[1];
+  const role = ROLES.find((r) => tells(last, `role.${r}`));
+  return role && ASIDES[role];
 }
 
 /** "min. 3 % max. 5 %" of one thing is a range. */
@@ -42,12 +54,11 @@ function spanOf(first: FoundValue, last: FoundValue): FoundValue | undefined {
   if (first.value?.kind !== 'number' || last.value?.kind !== 'range') return undefined;
   const [low, high] = [first.value.value, last.value.high];
   if (high < low) return undefined;
-  const mid = Number(((low + high) / 2).toPrecision(6));
   return {
     ...last,
     unit: last.unit ?? first.unit,
     bound: undefined,
-    value: { kind: 'range', low, mid, high },
+    value: rangeValue(low, high),
     start: first.start,
     from: first.from,
   };
@@ -81,20 +92,6 @@ export function withLimits(pairs: readonly Pair[], brackets: readonly Bracket[])
     ];
   });
 }
-
-const COLUMN_ASIDES: Readonly<Record<Column['role'], string>> = {
-  dry: 'the same on dry matter',
-  limit: 'the least that could be told',
-  wanted: 'what is wanted, not what is there',
-  allowed: 'what is allowed, not what is there',
-  error: 'how far off it may be',
-  before: 'an earlier result',
-  index: 'a class, no amount',
-  sample: 'another sample',
-  found: 'said again in another unit',
-  oxide: 'said again as an oxide',
-  element: 'said again as an element',
-};
 
 /** Several names with their values under headings that tell a unit each: "Macronutrients (%)   Micronutrients (ppm)". */
 export function underTheirUnits(pairs: readonly Pair[], columns: readonly Column[]): readonly Pair[] {
@@ -159,14 +156,14 @@ export function rowOf(pairs: readonly Pair[], columns: readonly Column[], sample
         start: f.start,
         end: f.end,
         fate: asked ? 'asked' : 'setAside',
-        why: asked ? 'one of several samples' : COLUMN_ASIDES[under[i]?.role ?? 'found'],
+        why: asked ? 'one of several samples' : ASIDES[under[i]?.role ?? 'found'],
       },
     ];
   });
   if (!picked) return several ? { pair: undefined, unit: undefined, dry: false, told } : undefined;
   const value = picked.found.none && limit ? belowLimit(picked.found, limit) : picked.found;
   const column = under[main];
-  // A unit behind the row's last value holds for all of them.
+  // A unit behind one value of the row, as a rule its last, holds for those without.
   const last = pairs.map((p) => p.found).find((f) => f.unit !== undefined);
   const behind = last?.unit === undefined ? undefined : { unit: last.unit, factor: last.factor, text: last.text };
   return {

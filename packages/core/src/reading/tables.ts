@@ -121,12 +121,7 @@ export function underColumns(
 
 /** A heading of names with their values in the lines below: "N  P2O5  K2O". */
 export interface NameHead {
-  readonly names: readonly {
-    readonly tokens: readonly Token[];
-    readonly subject: Subject;
-    readonly start: number;
-    readonly end: number;
-  }[];
+  readonly names: readonly { readonly tokens: readonly Token[]; readonly subject: Subject }[];
 }
 /** The names of such a heading; undefined where a cell is no name, but for the first. */
 export function nameHead(tokens: readonly Token[], line: string): NameHead | undefined {
@@ -136,7 +131,7 @@ export function nameHead(tokens: readonly Token[], line: string): NameHead | und
   const from = named[0]?.subject === undefined ? 1 : 0;
   const rest = named.slice(from);
   if (rest.length < 2 || rest.some((n) => n.subject === undefined || n.subject.kind === 'several')) return undefined;
-  return { names: rest.map(({ cell, subject }) => ({ tokens: cell, subject: subject as Subject, ...spanOf(cell) })) };
+  return { names: rest.map(({ cell, subject }) => ({ tokens: cell, subject: subject as Subject })) };
 }
 
 /** "0-15 cm   15-30 cm": layers side by side, each a column. */

@@ -1,5 +1,5 @@
 import { NUTRIENTS, type CompoundBasis, type Nutrient } from '../nutrient/index.js';
-import { findUnit, measuresNamed, parseNumber, type DecimalMark } from '../quantity/index.js';
+import { findUnit, measuresNamed, parseNumber, unitOf, type DecimalMark } from '../quantity/index.js';
 import { unitAt, type FigureUnit } from './units.js';
 import { meaningsOf, MOST_WORDS, plainWord, unitWord, type Meaning } from './words/lookup.js';
 
@@ -184,15 +184,20 @@ export function tokenize(line: string, mark?: DecimalMark): readonly Token[] {
   return read;
 }
 
-const GRAMS: Readonly<Record<string, number>> = { kg: 1000, g: 1, mg: 1e-3 };
-const MILLILITRES: Readonly<Record<string, number>> = { L: 1000, mL: 1 };
+/** Grams or millilitres of a measure that names one thing only, of that kind; nothing else. */
+function amountOf(token: Token | undefined, dimension: 'mass' | 'volume'): number {
+  const [symbol, other] = token?.kind === 'unit' ? token.units : [];
+  if (symbol === undefined || other !== undefined) return 0;
+  const unit = unitOf(symbol);
+  return unit.dimension === dimension ? unit.factor * 1000 : 0;
+}
 const CONTAINS =
   /\b(?:contains?|enth[aä]lt|enthalten|contient|contiennent|contiene|contengono|bevat|zawiera|inneh[aå]ller|indeholder|cont[eé]m)\b|^\s*(?:per|pro|par|por|je|na)\s/i;
 
 /** A mass as a share of so many grams or millilitres. */
 function shareOf(token: Token, grams: number, millilitres: number): Token {
-  const mass = token.kind === 'unit' && token.units.length === 1 ? GRAMS[token.units[0] ?? ''] : undefined;
-  if (mass === undefined) return token;
+  const mass = amountOf(token, 'mass');
+  if (mass === 0) return token;
   const { text, start, end } = token;
   const small = mass < 1;
   const told = (unit: FigureUnit, factor: number): Token => ({
@@ -213,12 +218,10 @@ function forAmount(tokens: readonly Token[], line: string): readonly Token[] {
   const at = tokens.findIndex((t) => t.kind === 'number');
   const [number, unit] = [tokens[at], tokens[at + 1]];
   if (number?.kind !== 'number' || unit?.kind !== 'unit' || at > 3 || !CONTAINS.test(line)) return tokens;
-  const [symbol = '', other] = unit.units;
   const amount = number.readings[0] ?? 0;
-  const [grams, millilitres] = [amount * (GRAMS[symbol] ?? 0), amount * (MILLILITRES[symbol] ?? 0)];
+  const [grams, millilitres] = [amount * amountOf(unit, 'mass'), amount * amountOf(unit, 'volume')];
   const rest = tokens.slice(at + 2);
-  const masses = rest.some((t) => t.kind === 'unit' && t.units.length === 1 && GRAMS[t.units[0] ?? ''] !== undefined);
-  if (grams + millilitres <= 0 || other !== undefined || !masses) return tokens;
+  if (grams + millilitres <= 0 || !rest.some((t) => amountOf(t, 'mass') > 0)) return tokens;
   const text = line.slice(number.start, unit.end);
   const lead: Token = { kind: 'word', text, start: number.start, end: unit.end, means: new Set<Meaning>(['per']) };
   return [...tokens.slice(0, at), lead, ...rest.map((t) => shareOf(t, grams, millilitres))];

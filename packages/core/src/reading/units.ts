@@ -1,4 +1,5 @@
 import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
+import { unitOf } from '../quantity/index.js';
 
 /** Units that figures of papers are told in, each retold in one of a few. */
 export type FigureUnit =
@@ -17,11 +18,31 @@ export interface FoundUnit {
   readonly of: Nutrient | CompoundBasis | undefined;
 }
 
-const GRAMS: Readonly<Record<string, number>> = { kg: 1e3, g: 1, gr: 1, mg: 1e-3, mcg: 1e-6, ug: 1e-6, µg: 1e-6, μg: 1e-6, ng: 1e-9, lb: 453.59237, lbs: 453.59237, pound: 453.59237, pounds: 453.59237, gram: 1, grams: 1, t: 1e6 }; // prettier-ignore
-/** Grams, or litres, of what a figure is for. */
-const PER_MASS: Readonly<Record<string, number>> = { kg: 1e3, g: 1, gram: 1, grams: 1, t: 1e6, tonne: 1e6, tonnes: 1e6, ton: 907184.74, 'short ton': 907184.74, 'metric ton': 1e6, mg: 1e-3 }; // prettier-ignore
-const PER_LITRES: Readonly<Record<string, number>> = { l: 1, litre: 1, liter: 1, litro: 1, lt: 1, ml: 1e-3, dm3: 1, 'dm³': 1, 'm³': 1e3, m3: 1e3, cm3: 1e-3, 'cm³': 1e-3, cc: 1e-3 }; // prettier-ignore
+const gramsOf = (symbol: string): number => unitOf(symbol).factor * 1000;
+const POUND = gramsOf('lb');
+/** Grams of what stands above the stroke. */
+const GRAMS: Readonly<Record<string, number>> = {
+  ...Object.fromEntries(['kg', 'g', 'mg'].map((symbol) => [symbol, gramsOf(symbol)])),
+  ...Object.fromEntries(['lb', 'lbs', 'pound', 'pounds'].map((word) => [word, POUND])),
+  ...Object.fromEntries(['mcg', 'ug', 'µg', 'μg'].map((word) => [word, 1e-6])),
+  gr: 1,
+  ng: 1e-9,
+};
+/** Grams, or litres, of what a figure is for. A ton without a word for whose is the short one. */
+const PER_MASS: Readonly<Record<string, number>> = {
+  ...GRAMS,
+  ...Object.fromEntries(['t', 'tonne', 'tonnes', 'metric ton'].map((word) => [word, gramsOf('t')])),
+  ...Object.fromEntries(['ton', 'short ton'].map((word) => [word, gramsOf('US ton')])),
+  gram: 1,
+  grams: 1,
+};
+const PER_LITRES: Readonly<Record<string, number>> = {
+  ...Object.fromEntries(['l', 'litre', 'liter', 'litro', 'lt', 'dm3', 'dm³'].map((word) => [word, 1])),
+  ...Object.fromEntries(['ml', 'cm3', 'cm³', 'cc'].map((word) => [word, 1e-3])),
+  ...Object.fromEntries(['m3', 'm³'].map((word) => [word, 1e3])),
+};
 const PER_AREA: Readonly<Record<string, number>> = { ha: 1, hectare: 1 };
+const ACRES_PER_HECTARE = unitOf('ha').factor / unitOf('acre').factor;
 const ACRES = new Set(['a', 'ac', 'acre']);
 
 const OF = String.raw`(P2O5|K2O|CaO|MgO|SO3|NO3|NH4|CaCO3|N|P|K|Ca|Mg|S|Na|B|Zn|Mn|Cu|Fe|C)`;
@@ -79,7 +100,7 @@ function ratio(top: string, hundred: number, bottom: string): Pick<FoundUnit, 'u
     return perLitre >= 0.1 ? { unit: 'g/L', factor: tidy(perLitre) } : { unit: 'mg/L', factor: tidy(perLitre * 1000) };
   }
   if (ACRES.has(low) && /^k?g/i.test(top)) return { unit: undefined, factor: 1 };
-  if (ACRES.has(low)) return { unit: 'kg/ha', factor: tidy((grams / 1000) * 2.47105381) };
+  if (ACRES.has(low)) return { unit: 'kg/ha', factor: tidy((grams / 1000) * ACRES_PER_HECTARE) };
   return PER_AREA[low] === undefined ? { unit: undefined, factor: 1 } : { unit: 'kg/ha', factor: tidy(grams / 1000) };
 }
 

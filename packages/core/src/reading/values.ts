@@ -1,5 +1,5 @@
 import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
-import type { DeclaredValue } from '../quantity/index.js';
+import { rangeValue, type DeclaredValue } from '../quantity/index.js';
 import { isSign, tells, type ContentToken, type NumberToken, type Token } from './tokens.js';
 import type { FigureUnit } from './units.js';
 
@@ -43,10 +43,9 @@ function foreignAt(line: string, at: number): string | undefined {
 const round = (value: number): number => Number(value.toPrecision(9));
 
 function valueOf(low: number, high: number | undefined, bound: Bound | undefined): DeclaredValue | undefined {
-  if (high !== undefined)
-    return high < low ? undefined : { kind: 'range', low, mid: Number(((low + high) / 2).toPrecision(6)), high };
+  if (high !== undefined) return high < low ? undefined : rangeValue(low, high);
   if (bound === 'below') return { kind: 'below', limit: low };
-  if (bound === 'most') return { kind: 'range', low: 0, mid: round(low / 2), high: low };
+  if (bound === 'most') return rangeValue(0, low);
   return { kind: 'number', value: low };
 }
 
@@ -243,6 +242,9 @@ function valueAt(tokens: readonly Token[], at: number, line: string, ahead: bool
   };
 }
 
-/** What is said of a number whose mark, or whose space, has two meanings. */
-export const twoNumbers = (number: string, spaced: boolean): string =>
-  `“${number}” could be ${number.replace(/ /g, '').replace(/^(\d{1,3}),?(\d{3})$/, '$1$2')} or ${spaced ? 'two numbers' : number.replace(',', '.')}: write it plainly`;
+/** What is said of a value whose mark, or whose space, has two meanings. */
+export function twoNumbers({ text, spaced }: Pick<FoundValue, 'text' | 'spaced'>): string {
+  const number = /\d[\d., ]*\d/.exec(text)?.[0] ?? text;
+  const whole = number.replace(/ /g, '').replace(/^(\d{1,3}),?(\d{3})$/, '$1$2');
+  return `“${number}” could be ${whole} or ${spaced ? 'two numbers' : number.replace(',', '.')}: write it plainly`;
+}

@@ -51,7 +51,7 @@ export function PracticeLab({ what, kept, sample, onPaper }: PracticeLabProps) {
       )}
       <p className="text-sm text-faint" role="status">
         {came === undefined
-          ? 'A stand-in that prints practice papers: any layout, any of nine languages, with a laboratory’s error.'
+          ? 'A stand-in that prints practice papers in many layouts and nine languages, with a laboratory’s error.'
           : `Its paper is here, in ${came}. These are practice figures.`}
       </p>
     </div>

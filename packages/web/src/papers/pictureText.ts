@@ -72,7 +72,11 @@ export async function pictureText(
         if (status === 'recognizing text') onShare(progress);
       },
     });
-    if (signal.aborted) throw new DOMException('Stopped.', 'AbortError');
+    if (signal.aborted) {
+      // Called off while it was loaded: nobody else ends it.
+      void reader.terminate();
+      throw new DOMException('Stopped.', 'AbortError');
+    }
     await reader.setParameters({ preserve_interword_spaces: '1' });
     const { data: page } = await reader.recognize(picture, {}, { blocks: true, text: false });
     const lines = (page.blocks ?? []).flatMap((b) => b.paragraphs.flatMap((p) => p.lines));

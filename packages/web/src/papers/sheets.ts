@@ -20,10 +20,10 @@ export async function asTableFile(file: File): Promise<File> {
       `Read “${file.name}” of ${Math.ceil(file.size / 1e6)} MB, expected a spreadsheet of at most ${MOST_SHEET_BYTES / 1e6} MB.`,
     );
   const worker = new Worker(new URL('./sheet.worker.ts', import.meta.url), { type: 'module' });
+  let timer: ReturnType<typeof setTimeout> | undefined;
   const failed = new Promise<never>((_, reject) => {
-    const refuse = (): void => reject(new Error(`Read “${file.name}”, expected a spreadsheet that is whole.`));
-    worker.onerror = refuse;
-    setTimeout(refuse, LONGEST_MS);
+    worker.onerror = () => reject(new Error('The worker failed.'));
+    timer = setTimeout(() => reject(new Error('It took too long.')), LONGEST_MS);
   });
   try {
     const text = await Promise.race([wrap<SheetWorker>(worker).asCsv(file), failed]);
@@ -31,6 +31,7 @@ export async function asTableFile(file: File): Promise<File> {
   } catch {
     throw new Error(`Read “${file.name}”, expected a spreadsheet that is whole.`);
   } finally {
+    clearTimeout(timer);
     worker.terminate();
   }
 }

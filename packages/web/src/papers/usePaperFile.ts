@@ -12,7 +12,19 @@ export function usePaperFile(onPaper: (paper: PaperFile) => void) {
   const [reading, setReading] = useState<Reading>();
   const [refused, setRefused] = useState<string>();
   const stop = useRef<AbortController>(undefined);
-  useEffect(() => () => stop.current?.abort(), []);
+  const shown = useRef<string>(undefined);
+  /** A picture is held in memory until the next one, or until the page is left. */
+  const show = (url: string | undefined): void => {
+    if (shown.current) URL.revokeObjectURL(shown.current);
+    shown.current = url;
+  };
+  useEffect(
+    () => () => {
+      stop.current?.abort();
+      if (shown.current) URL.revokeObjectURL(shown.current);
+    },
+    [],
+  );
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     stop.current?.abort();
@@ -22,7 +34,9 @@ export function usePaperFile(onPaper: (paper: PaperFile) => void) {
     setReading({ name: file.name, share: undefined });
     try {
       const paper = await readPaperFile(file, (share) => setReading({ name: file.name, share }), control.signal);
-      if (!control.signal.aborted) onPaper(paper);
+      if (control.signal.aborted) return;
+      show(paper.picture?.url);
+      onPaper(paper);
     } catch (error) {
       if (!control.signal.aborted)
         setRefused(error instanceof Error ? error.message : `“${file.name}” could not be read.`);

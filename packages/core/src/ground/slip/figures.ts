@@ -127,7 +127,7 @@ function unitFor(found: FoundValue, general: TellingUnit | undefined, analyte: S
   const told = own ?? (found.foreign === undefined && only === undefined ? general : undefined);
   if (!told) return found.foreign === undefined && only !== undefined ? { unit: only, factor: 1, from: '' } : expected;
   if (told.unit === 'kg/ha' && POUNDS_PER_ACRE.test(told.text))
-    return { unit: 'mg/kg', factor: own ? 0.5 / LB_ACRE : 0.5, from: FURROW_SLICE };
+    return { unit: 'mg/kg', factor: 0.5 / (own ? found.factor : 1), from: FURROW_SLICE };
   if (told.unit === 'kg/ha')
     return `${SOIL_ANALYTE_NAMES[analyte]}, ${found.text}: for an area it depends on the depth and the weight of the soil, expected mg/kg or mg/L`;
   const soil = soilUnit(told.unit, analyte);
@@ -136,7 +136,6 @@ function unitFor(found: FoundValue, general: TellingUnit | undefined, analyte: S
   // The value counts the factor of its own unit already.
   return { unit, factor: factor * (own ? 1 : told.factor), from: words || retold(told.text) };
 }
-const LB_ACRE = 0.45359237 * 2.47105381;
 
 /** What a value of a line is, under the name it has. */
 export function outcomeOf(pair: Pair, subject: Subject, clause: Clause): Outcome {
@@ -192,9 +191,8 @@ function measured(
   const [first] = figures;
   if (!figure) return { says: (first && soilFigureProblem(first)?.message) ?? '', fate: 'notUnderstood' };
   if (found.spaced || sensible.length > 1) {
-    const number = /\d[\d., ]*\d/.exec(found.text)?.[0] ?? found.text;
     const choices = sensible.map((f) => ({ says: figureWords(f), figure: f }));
-    return { says: twoNumbers(number, found.spaced), fate: 'asked', choices };
+    return { says: twoNumbers(found), fate: 'asked', choices };
   }
   const before = [basis === 'element' ? '' : `from ${formulaText(basis)}`, from].filter(Boolean);
   return { figure, says: [figureWords(figure), ...before].join(', '), fate: 'taken' };

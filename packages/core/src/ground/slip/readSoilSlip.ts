@@ -18,6 +18,7 @@ import {
   tells,
   underTheirUnits,
   unitAmong,
+  WANTED,
   withLimits,
   type BoundLine,
   type Column,
@@ -251,7 +252,7 @@ function linesFrom(pieces: readonly Piece[]): LineRead['lines'] {
   const asked = outcomes.filter((o, i) => o.fate === 'asked' && outcomes.findIndex((p) => p.says === o.says) === i);
   const missed = outcomes.filter((o) => o.fate === 'notUnderstood');
   const telling = [...taken, ...asked, ...missed.filter((o, i) => missed.findIndex((p) => p.says === o.says) === i)];
-  const wanted = outcomes.some((o) => o.says === 'what is wanted, not what is there');
+  const wanted = outcomes.some((o) => o.says === WANTED);
   return (telling.length > 0 ? telling : outcomes.slice(0, 1)).map(({ figure, says, choices }) => ({
     figure,
     says: wanted && figure ? `${says}, what is wanted is set aside` : says,

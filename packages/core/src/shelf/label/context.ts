@@ -17,7 +17,7 @@ export interface Context {
   told: 'element' | 'oxide' | undefined;
   /** What a person's answers say of the whole paper. */
   readonly taught: Taught;
-  /** The columns of the table that is being read; undefined outside of one. */
+  /** The columns of the last table's heading; a row has to fit them. */
   columns: readonly Column[] | undefined;
   /** Of several beds side by side, the one a person chose. */
   sample: string | undefined;

@@ -14,6 +14,7 @@ import {
   type TellingUnit,
   type Told,
 } from '../../reading/index.js';
+import { isPerVolume, UNIT_FACTOR } from '../massFraction.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
 import type { Context } from './context.js';
@@ -73,7 +74,6 @@ export function figureOf(
   const read = context.byVolume && told.unit === '%' ? { ...told, unit: '% w/v' as const } : told;
   const { analyte, basis } = analyteOf(subject);
   const isNitrogen = elementOf(analyte) === 'N';
-  // A heading that says "elemental" holds for names that are used for both.
   const figure: AnalysisFigure = {
     analyte,
     basis,
@@ -112,21 +112,16 @@ export const NITROGEN: NutrientSubject = {
   extract: false,
 };
 
-/** Units of a share by mass, as parts of the whole. */
-const SHARES: Readonly<Partial<Record<AnalysisUnit, number>>> = { '%': 1e-2, 'g/kg': 1e-3, 'mg/kg': 1e-6 };
 /** Whether two values of one thing are the same but for rounding, in units of mass. */
 export function sameShare(a: AnalysisFigure, b: Pick<AnalysisFigure, 'value' | 'unit'>): boolean {
-  const [first, again] = [SHARES[a.unit], SHARES[b.unit]];
-  if (first === undefined || again === undefined) return false;
-  const [x, y] = [declaredRange(a.value).mid * first, declaredRange(b.value).mid * again];
-  return x > 0 && Math.abs(y / x - 1) < 0.02;
+  if (isPerVolume(a.unit) || isPerVolume(b.unit)) return false;
+  const [x, y] = [a, b].map(({ value, unit }) => declaredRange(value).mid * UNIT_FACTOR[unit]);
+  return x !== undefined && y !== undefined && x > 0 && Math.abs(y / x - 1) < 0.02;
 }
 
-const BY_VOLUME: readonly AnalysisUnit[] = ['% w/v', 'g/L'];
 /** Whether a value is the one before it in another unit of mass, or by volume. */
 export const saysAgain = (first: AnalysisFigure, again: Pick<AnalysisFigure, 'value' | 'unit'>): boolean =>
-  first.unit !== again.unit &&
-  (sameShare(first, again) || BY_VOLUME.includes(first.unit) !== BY_VOLUME.includes(again.unit));
+  first.unit !== again.unit && (sameShare(first, again) || isPerVolume(first.unit) !== isPerVolume(again.unit));
 
 /** Values of a line, sorted by what they tell. */
 export interface Sorted {
@@ -218,10 +213,9 @@ function moisture(
   sorted: Sorted,
 ): void {
   const read = found.value && inUnit(found, found.value, general ?? PERCENT);
-  const parts = read && SHARES[read.unit];
-  if (!read || parts === undefined || found.foreign !== undefined) return void sorted.unread.push(found.text);
+  if (!read || isPerVolume(read.unit) || found.foreign !== undefined) return void sorted.unread.push(found.text);
   const range = declaredRange(read.value);
-  const share = (found.bound === 'most' ? range.high : range.mid) * parts;
+  const share = (found.bound === 'most' ? range.high : range.mid) * UNIT_FACTOR[read.unit];
   if (share > 1) return void sorted.unread.push(found.text);
   if (found.bound === 'most') return aside('the most moisture there may be');
   context.moisture = kind === 'moisture' ? share : 1 - share;
@@ -322,8 +316,7 @@ function nutrient(
     return;
   }
   if (figures.length > 1 || found.spaced) {
-    const number = /\d[\d., ]*\d/.exec(found.text)?.[0] ?? found.text;
-    sorted.refused = twoNumbers(number, found.spaced);
+    sorted.refused = twoNumbers(found);
     for (const f of figures) sorted.choices.push({ says: figureWords(f), figures: [f] });
     tell(sorted, found, 'asked', sorted.refused);
     return;

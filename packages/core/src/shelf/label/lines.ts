@@ -254,13 +254,14 @@ export function taughtBy(
     const chosen = correction?.kind === 'choice' ? line.choices.find((c) => c.says === correction.says) : undefined;
     const [figure] = chosen?.figures ?? [];
     const [a, b, more] = line.choices.map((c) => c.figures[0]);
-    return figure && a && b && !more ? [{ figure, a, b }] : [];
+    const printed = line.numbers.find((n) => /^\d{1,3}[.,]\d{3}$/.test(n.text))?.text ?? '';
+    return figure && a && b && !more ? [{ figure, a, b, printed }] : [];
   });
   const basis = answers.find(({ a, b }) => a.analyte === b.analyte && a.basis !== b.basis)?.figure.basis;
   const number = answers.find(({ a, b }) => a.basis === b.basis && ratio(a, b) === 1000);
   if (basis === undefined && !number) return undefined;
   const larger = number && declaredRange(number.figure.value).mid === Math.max(...[number.a, number.b].map(middle));
-  const mark = number === undefined ? undefined : larger === /,/.test(number.figure.source) ? 'point' : 'comma';
+  const mark = number === undefined ? undefined : larger === number.printed.includes(',') ? 'point' : 'comma';
   return { eitherAs: basis === undefined ? undefined : basis === 'element' ? 'element' : 'oxide', mark };
 }
 const middle = ({ value }: AnalysisFigure): number => declaredRange(value).mid;
@@ -282,10 +283,11 @@ export function readLines(
   provenance: Provenance,
   corrections: Readonly<Record<number, Correction>>,
   taught: Taught = NOTHING_TAUGHT,
-): { readonly lines: readonly ReadLine[]; readonly context: Context; readonly count: number } {
-  const all = linesOf(text);
+): { readonly lines: readonly ReadLine[]; readonly context: Context } {
   const mark = taught.mark ?? decimalMarkIn(text);
-  const lines = all.slice(0, MOST_LINES).map((raw) => prepared(raw, mark));
+  const lines = linesOf(text)
+    .slice(0, MOST_LINES)
+    .map((raw) => prepared(raw, mark));
   const context: Context = {
     provenance,
     ...ofAll(lines),
@@ -334,5 +336,5 @@ export function readLines(
       },
     };
   });
-  return { lines: reads, context, count: all.length };
+  return { lines: reads, context };
 }

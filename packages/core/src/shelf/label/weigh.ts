@@ -2,6 +2,7 @@ import { analyteName, compoundPerElement, elementOf } from '../../nutrient/index
 import { declaredRange, scaleDeclared } from '../../quantity/index.js';
 import type { NutrientSubject } from '../../reading/index.js';
 import { labelChecks } from '../labelChecks.js';
+import { isPerVolume } from '../massFraction.js';
 import type { AnalysisFigure } from '../product.js';
 import type { Context } from './context.js';
 import { figureWords, sameShare } from './figures.js';
@@ -97,7 +98,6 @@ function sameThing(a: AnalysisFigure, b: AnalysisFigure): boolean {
   if (a.unit === b.unit) return Math.abs(element(a) / (element(b) || 1) - 1) < 0.06;
   return sameShare(asElement(a), asElement(b));
 }
-const BY_VOLUME = new Set(['% w/v', 'g/L']);
 
 /** Figures of one thing, the one that counts and what becomes of the others. */
 interface Group {
@@ -129,7 +129,7 @@ function grouped(
     else if (main.rank === AVAILABLE && other.rank < AVAILABLE)
       said.set(other.figure, `not guaranteed as available: ${figureWords(other.figure)}`);
     else if (sameThing(other.figure, main.figure)) said.set(other.figure, `said again: ${figureWords(other.figure)}`);
-    else if (BY_VOLUME.has(other.figure.unit) !== BY_VOLUME.has(main.figure.unit))
+    else if (isPerVolume(other.figure.unit) !== isPerVolume(main.figure.unit))
       said.set(other.figure, `said again by volume: ${figureWords(other.figure)}`);
     else if (chosen) said.set(other.figure, 'set aside for the figure you chose');
     else rivals.push(other);
