@@ -68,7 +68,7 @@ function numberAt(line: string, at: number, mark: DecimalMark | undefined): Toke
   const runsOn =
     /\p{L}/u.test(line[end] ?? '') && !/[x]/i.test(line[end] ?? '') && !unitAt(line, end) && !measureAt(line, end);
   // "N0.5 %" has its first digit in a word: what is left of it is not the number.
-  const broken = /\p{L}\d+[.,]$/u.test(line.slice(Math.max(0, at - 12), at));
+  const broken = /\p{L}\d+[.,]?$/u.test(line.slice(Math.max(0, at - 12), at));
   const readings = runsOn || broken ? [] : read.ok ? [read.value] : (read.readings ?? []);
   const spaced = /\d[ \u00a0\u202f]\d{3}/.test(text);
   return { kind: 'number', text, start: at, end, readings, spaced };

@@ -125,7 +125,7 @@ test.each([
   ['Potassium (as sulphate) 2 %', 'analysis', '2 % potassium'],
   ['Total Nitrogen 1O%', 'notUnderstood', 'nitrogen: no number can be read here'],
   ['Nitrogen -5 %', 'notUnderstood', 'nitrogen: no number can be read here'],
-  ['Nitrogen N0.5 %', 'notUnderstood', 'nitrogen: no number can be read here'],
+  ['Nitrogen N1.5 %', 'notUnderstood', 'nitrogen: no number can be read here'],
   ['N 15 % (7 % nitrate, 8 % ammonium)', 'analysis', '15 % nitrogen; 7 % nitrate N; 8 % ammoniacal N'],
   [
     'N 15 %, 7 % nitrate nitrogen, 8 % ammoniacal nitrogen',
