@@ -177,6 +177,7 @@ const VIEWS = [
     steps: [openNamed('Hollow Hen Pellets')],
   },
   { name: 'soil-slip', steps: [openSoilReport] },
+  { name: 'phone-slip', viewport: PHONE, steps: [openSoilReport] },
   { name: 'weather', steps: [openPlot('Sweetcorn', '/weather')] },
   { name: 'weather-dahlias', steps: [openPlot('Dahlia', '/weather')] },
   { name: 'crops', path: '/ground/crops' },
@@ -219,6 +220,7 @@ const VIEWS = [
 const NOT_KEPT = [
   'evening-label',
   'phone-label',
+  'phone-slip',
   'label-photo',
   'bag-tall',
   'versions',
