@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strToU8, zipSync } from 'fflate';
 import type { Page } from 'puppeteer-core';
-import { clickButton, clickLink, expectText, field, fill, withLedger } from './harness';
+import { clickButton, expectText, field, fill, withLedger } from './harness';
 
 const at = withLedger();
 let folder = '';
@@ -134,15 +134,14 @@ test('a spreadsheet with title rows brings its bags to the shelf', async () => {
 
 test('a soil slip with targets and three beds is asked which, and taken over', async () => {
   const page = await at.screen.open();
-  await page.goto(`${at.ledger.address}/ground`);
-  await clickLink(page, 'Sweetcorn block');
-  await clickLink(page, 'Soil');
-  await clickLink(page, 'Enter a soil report');
+  const { items } = await at.ledger.api<{ items: { id: string; name: string }[] }>('plots');
+  await page.goto(`${at.ledger.address}/ground/${items.find((p) => p.name === 'Sweetcorn block')?.id}/soil/new`);
   await open(
     page,
     'beds.txt',
     'Analysis          Bed 1   Bed 2   Bed 3   Target\npH                6.1     6.8     7.2     6.5\nP Olsen (mg/kg)   14      22      31      25\nK (mg/kg)         120     180     240     200',
   );
+  await expectText(page, '[data-testid=slip-lines]', /several beds, Bed 1, Bed 2, Bed 3: say which one is meant/);
   await clickButton(page, 'Bed 2');
   await expectText(page, '[data-testid=slip-lines]', /pH 6\.8.*22 mg\/kg phosphorus, Olsen.*180 mg\/kg potassium/);
   await clickButton(page, 'Take over 3 figures');
