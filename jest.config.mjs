@@ -64,6 +64,7 @@ const unit = [
     moduleNameMapper: {
       ...shared('web').moduleNameMapper,
       '\\.(?:css|png)(?:\\?url)?$': '<rootDir>/scripts/lib/emptyModule.cjs',
+      '^(node-fetch|sync-fetch)$': '<rootDir>/packages/web/src/references/noFetch.ts',
     },
   },
 ];

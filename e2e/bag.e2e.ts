@@ -26,6 +26,8 @@ test('a photo of the label is attached, shown, taken off and brought back; a pro
   await expectText(page, '[role=status]', /Attached “front\.png”/);
   await page.waitForFunction(() => {
     const image = document.querySelector<HTMLImageElement>('[data-testid=attachments] img');
+    // It is loaded when it comes into sight.
+    image?.scrollIntoView();
     return image?.complete && image.naturalWidth === 1;
   });
   await input.uploadFile(join(folder, 'trick.png'));

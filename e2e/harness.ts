@@ -46,7 +46,7 @@ const running = new Set<ChildProcess>();
 afterAll(() => running.forEach((child) => child.kill('SIGTERM')));
 
 /** The built program, as `npm start` runs it, on a database of its own. */
-export async function startLedger({ url = databaseUrl(), sample = true, port = 0 } = {}): Promise<Ledger> {
+export async function startLedger({ url = databaseUrl(), sample = true, port = 0, scale = '' } = {}): Promise<Ledger> {
   await createDatabase(url);
   const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {
     env: {
@@ -55,6 +55,7 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
       PORT: String(port),
       WEB_ROOT: join(ROOT, 'packages/web/dist/app'),
       WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no',
+      SCALE: scale,
       NODE_ENV: 'production',
     },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -120,7 +120,7 @@ test('a material of the library becomes a bag of one’s own, its figures marked
   await page.goto(`${at.ledger.address}/shelf/materials`);
   await fill(page, 'Find a material by name or element', 'horn');
   await expectText(page, '[data-testid=library]', /horn meal.*N 11–15 %/);
-  await clickButton(page, 'My bag of this: horn meal');
+  await clickLink(page, 'My bag of this: horn meal');
   expect(await (await field(page, 'Name')).evaluate((e) => e.value)).toBe('Horn meal');
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Horn meal”/);
@@ -148,7 +148,7 @@ test('the whole ledger is exported to a file and taken over by an empty one, aft
   await expectText(
     page,
     '[data-testid=import-report]',
-    /holds 1 crop, 3 plots, 5 seasons, \d+ bags, 2 soil reports, 2 jar tests, 1 log, 2 recipes, 2 programmes, 4 claims, 6 stock movements\..*0 are here already/,
+    /holds 1 crop, 3 plots, 5 seasons, \d+ bags, 2 soil reports, 2 jar tests, 1 log, 2 recipes, 1 heap, 2 programmes, 6 studies, 9 claims, 5 log entries, 2 harvests, 6 stock movements\..*0 are here already/,
   );
   expect((await bare.api<{ items: unknown[] }>('products')).items).toEqual([]);
   await page.locator('[data-testid=import-report] button').click();

@@ -84,43 +84,52 @@ test('a label in two languages is read once', async () => {
   await page.close();
 });
 
-/** A spreadsheet of one sheet, as small as it can be. */
-function xlsx(rows: readonly (readonly (string | number)[])[]): Uint8Array {
+type Rows = readonly (readonly (string | number)[])[];
+/** A spreadsheet, as small as it can be, with its sheets by their names. */
+function xlsx(sheets: Readonly<Record<string, Rows>>): Uint8Array {
   const cell = (value: string | number): string =>
     typeof value === 'number' ? `<c><v>${value}</v></c>` : `<c t="inlineStr"><is><t>${value}</t></is></c>`;
   const letters = 'ABCDEFGH';
-  const sheet = rows
-    .map(
-      (row, r) =>
-        `<row r="${r + 1}">${row.map((v, c) => cell(v).replace('<c', `<c r="${letters[c]}${r + 1}"`)).join('')}</row>`,
-    )
-    .join('');
+  const row = (cells: Rows[number], r: number): string =>
+    `<row r="${r + 1}">${cells.map((v, c) => cell(v).replace('<c', `<c r="${letters[c]}${r + 1}"`)).join('')}</row>`;
   const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
   const rel = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+  const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
+  const packed = 'http://schemas.openxmlformats.org/package/2006';
+  const names = Object.keys(sheets);
+  const each = (text: (name: string, n: number) => string): string =>
+    names.map((name, i) => text(name, i + 1)).join('');
   const files = {
-    '[Content_Types].xml':
-      '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>',
-    '_rels/.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="${rel}/officeDocument" Target="xl/workbook.xml"/></Relationships>`,
-    'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${rel}"><sheets><sheet name="Bags" sheetId="1" r:id="r1"/></sheets></workbook>`,
-    'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="${rel}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
-    'xl/worksheets/sheet1.xml': `<worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`,
+    '[Content_Types].xml': `<Types xmlns="${packed}/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="${type}.sheet.main+xml"/>${each((_, n) => `<Override PartName="/xl/worksheets/sheet${n}.xml" ContentType="${type}.worksheet+xml"/>`)}</Types>`,
+    '_rels/.rels': `<Relationships xmlns="${packed}/relationships"><Relationship Id="r1" Type="${rel}/officeDocument" Target="xl/workbook.xml"/></Relationships>`,
+    'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${rel}"><sheets>${each((name, n) => `<sheet name="${name}" sheetId="${n}" r:id="r${n}"/>`)}</sheets></workbook>`,
+    'xl/_rels/workbook.xml.rels': `<Relationships xmlns="${packed}/relationships">${each((_, n) => `<Relationship Id="r${n}" Type="${rel}/worksheet" Target="worksheets/sheet${n}.xml"/>`)}</Relationships>`,
+    ...Object.fromEntries(
+      Object.values(sheets).map((rows, i) => [
+        `xl/worksheets/sheet${i + 1}.xml`,
+        `<worksheet xmlns="${main}"><sheetData>${rows.map(row).join('')}</sheetData></worksheet>`,
+      ]),
+    ),
   };
   return zipSync(Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)])));
 }
 
-test('a spreadsheet with title rows brings its bags to the shelf', async () => {
+test('a spreadsheet with a cover sheet and title rows brings its bags to the shelf', async () => {
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/csv`);
   const file = join(folder, 'list.xlsx');
   writeFileSync(
     file,
-    xlsx([
-      ['Spring price list'],
-      ['prices in EUR'],
-      ['name', 'nitrogen', 'P2O5', 'K2O', 'package', 'price'],
-      ['Sheet Meal', 5, 3, 4, '20 kg', 18.4],
-      ['Sheet Green', '7 %', 2, 5, '10 kg', '9,90 €'],
-    ]),
+    xlsx({
+      Cover: [['Hollin Vale Garden Supplies'], ['Spring 2026']],
+      Bags: [
+        ['Spring price list'],
+        ['prices in EUR'],
+        ['name', 'nitrogen', 'P2O5', 'K2O', 'package', 'price'],
+        ['Sheet Meal', 5, 3, 4, '20 kg', 18.4],
+        ['Sheet Green', '7 %', 2, 5, '10 kg', '9,90 €'],
+      ],
+    }),
   );
   const input = await page.waitForSelector('#csv-file');
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);

@@ -175,8 +175,10 @@ test('claims: a claim is taken apart, its dose is counted, the verdict says what
   await tick(page, 'nitrogen');
   // 70 g/m² × 9 % N = 6.3 g/m² against 8–15: 42–79 % of need.
   await expectText(page, '[data-testid=checks]', /brings 42–78\.\d+ % of one season’s nitrogen/);
-  await expectText(page, '[data-testid=verdict]', /Stands where …/);
-  expect((await expectText(page, '[data-testid=checks]', /Interest/)).match(/not yet looked at/g)).toHaveLength(7);
+  // The dose would do; whether it comes in time for the wheat, the figures do not settle.
+  await expectText(page, '[data-testid=checks]', /% of its nitrogen is set free after four weeks/);
+  await expectText(page, '[data-testid=verdict]', /Not shown/);
+  expect(await page.$$eval('[data-testid=checks] tbody tr', (rows) => rows.length)).toBe(9);
   await clickButton(page, 'Save');
   await expectText(page, '[role=status]', /Saved “Wool pellets/);
 });

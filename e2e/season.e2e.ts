@@ -32,7 +32,7 @@ test('a new plot is asked what grows there; its season, its programme and the cr
   await page.locator('[data-testid=row-numbers] .fig').click();
   await expectText(page, '[data-testid=working]', /chosen: as typed/);
   await clickButton(page, 'Save');
-  await expectText(page, '[role=status]', /Saved “Meal and a feed”/);
+  await expectText(page, 'body', /Saved “Meal and a feed”/);
   await page.reload();
   await expectText(page, '[data-testid=row-numbers]', /22 Apr 20260\.5/);
   await page.close();

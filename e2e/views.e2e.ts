@@ -45,12 +45,32 @@ beforeAll(async () => {
     'a bag': `/shelf/${id('Hobbingate Steady Prills')}`,
     recipes: '/mix',
     price: '/price',
+    'what bags are worth': '/price/worth',
+    'what arrives in time': '/price/in-time',
+    'a season in packages': '/price/season',
+    'what rules cost': '/price/rules',
+    'old prices': '/price/history',
+    'a seller’s list': '/price/list',
+    'an own curve': `/shelf/${id('Larkmere Feather Meal')}/curve`,
     release: '/release',
+    'media and kinds': '/release/compare',
     mix: `/mix/${(await list('recipes'))[0]?.id}`,
     'the label desk': '/shelf/label',
     materials: '/shelf/materials',
     'the shelf as CSV': '/shelf/csv',
+    'today’s round': '/rounds?day=2026-05-02',
+    'the weeks': '/rounds/weeks',
+    'the log': '/rounds/log',
+    'an entry': '/rounds/log/new',
+    'what to buy': '/rounds/buy',
+    'cans and rings': '/rounds/dose',
+    'a plot’s year': '/book/year',
     claims: '/claims',
+    'claims side by side': '/claims/compare',
+    'the sheet of a claim': `/claims/${(await list('claims'))[0]?.id}/sheet`,
+    studies: '/claims/studies',
+    'a study': `/claims/studies/${(await list('studies'))[0]?.id}`,
+    'a heap': `/mix/heap/${(await list('heaps'))[0]?.id}`,
     'a claim': `/claims/${(await list('claims'))[0]?.id}`,
     ground: '/ground',
     'the causes': '/ground/causes',
@@ -106,7 +126,15 @@ const NAMES = [
   'release',
   'recipes',
   'mix',
+  'today’s round',
+  'the weeks',
+  'the log',
+  'an entry',
+  'cans and rings',
+  'a plot’s year',
   'claims',
+  'claims side by side',
+  'the sheet of a claim',
   'a claim',
   'ground',
   'the causes',
@@ -187,7 +215,7 @@ const PRESSED = 'input, select, textarea, button, summary, [role=tab], [role=rad
 test.each([
   ['mix', /To make 10 kg.*The batch/],
   ['price', /EUR per kg N.*Larkmere Feather Meal/],
-  ['a claim', /Said by.*Verdict so far.*nine checks/],
+  ['a claim', /Said by.*Verdict.*nine checks/],
   ['ground', /drawn to scale.*What its soil is.*Seasons/],
   ['a programme', /For heritage bread wheat on.*What it comes to/],
 ])('%s is printed as a made page on A4: no field, tab or button in it', async (name, words) => {
@@ -232,6 +260,7 @@ test('an empty ledger says what to do first on every stage', async () => {
     ['price', /There is no bag yet\. Paste the label of one/],
     ['release', /needs a plot/],
     ['mix', /A mix is made from bags/],
+    ['rounds', /Rounds are made of programmes/],
     ['claims', /No claim yet/],
     ['book', /Nothing was entered yet/],
   ] as const) {
@@ -243,7 +272,7 @@ test('an empty ledger says what to do first on every stage', async () => {
   await bare.stop();
 });
 
-const STATES = ['ground', 'shelf', 'price', 'release', 'mix', 'claims', 'book'] as const;
+const STATES = ['ground', 'shelf', 'price', 'release', 'mix', 'rounds', 'claims', 'book'] as const;
 
 test.each(STATES)('%s says that it waits, and that it cannot be had, and comes back by itself', async (path) => {
   const page = await screen.open();

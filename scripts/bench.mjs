@@ -1,7 +1,10 @@
 // npm run bench: how fast it is, as figures of this machine and as ratios against a plain baseline measured in the same run.
 import { join } from 'node:path';
+import { benchPooling } from './bench/claims.mjs';
 import { benchLabel, benchMix, benchPapers, benchRanking, benchRelease } from './bench/core.mjs';
-import { benchFirstRoute, benchTyping } from './bench/page.mjs';
+import { benchFirstRoute, benchReferences, benchTyping } from './bench/page.mjs';
+import { benchProgramme, benchWorth } from './bench/programme.mjs';
+import { benchRounds } from './bench/rounds.mjs';
 import { benchImport, benchList } from './bench/server.mjs';
 import { benchStages } from './bench/stages.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
@@ -35,14 +38,19 @@ async function main() {
   );
   await benchRanking(core);
   await benchRelease(core, contract, demo);
+  await benchProgramme(core, contract, demo);
+  await benchWorth(core);
   await benchMix(core, contract, demo);
   await benchLabel(core);
   await benchPapers(core);
+  await benchPooling(core);
+  await benchRounds(core, contract, demo);
   await withServer(async (server, database) => {
     await benchImport(server, database);
     await benchList(server);
     await benchFirstRoute(server);
     await benchTyping(server);
+    await benchReferences(server);
   });
   await withServer(benchStages, true);
 }

@@ -4,6 +4,8 @@ import { checkNode } from './lib/machine.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { portFree, startDatabase } from './lib/database.mjs';
 import { ROOT } from './lib/run.mjs';
+import { startPriceFeed } from './lib/priceFeed.mjs';
+import { startScale } from './lib/scale.mjs';
 import { startServer } from './lib/server.mjs';
 
 const sample = !process.argv.includes('--empty');
@@ -38,11 +40,15 @@ async function main() {
     ? undefined
     : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres'));
   let server;
+  let feed;
+  let scale;
   let stopping = false;
   const shutDown = async (code) => {
     if (stopping) return;
     stopping = true;
     await server?.stop();
+    await feed?.stop();
+    await scale?.stop();
     await database?.stop();
     process.exit(code);
   };
@@ -50,10 +56,14 @@ async function main() {
   endWithNpm(shutDown);
   try {
     await checkPortFree();
+    feed = process.env.PRICE_FEED ? undefined : await startPriceFeed();
+    scale = process.env.SCALE ? undefined : await startScale();
     server = await startServer(process.env.DATABASE_URL || database.url, {
       port: PORT,
       sample,
       inherit: true,
+      priceFeed: process.env.PRICE_FEED || feed.address,
+      scale: process.env.SCALE || scale.address,
       onPid: database?.servedBy,
     });
   } catch (error) {

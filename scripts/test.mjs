@@ -1,10 +1,10 @@
 // npm test: everything a clean checkout needs, then lint, types, unit, server and browser tests.
 // `npm test -- --fast` leaves the browser out.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { checkNode, ensureChromium, ensurePostgres } from './lib/machine.mjs';
-import { ROOT, run, tool } from './lib/run.mjs';
+import { ROOT, run, runWithin, tool } from './lib/run.mjs';
 
 const fast = process.argv.includes('--fast');
 let passed = 0;
@@ -35,16 +35,37 @@ async function script(name, args) {
   if (code !== 0) throw new Error(output.slice(-8000));
 }
 
-async function jest(name, env = {}) {
+/** The suites that had begun and not ended, from what the reporter told. */
+function unfinished(output) {
+  const told = (word) =>
+    [...output.matchAll(new RegExp(`^${word} +(\\S+\\.(?:test|e2e)\\.tsx?)`, 'gm'))].map((m) => m[1]);
+  const ended = new Set(told('end'));
+  return told('start')
+    .filter((path) => !ended.has(path))
+    .map((path) => relative(ROOT, path));
+}
+
+async function jest(name, minutes, env = {}) {
   const [node, script] = tool('jest/bin/jest.js');
   const file = join(ROOT, '.data', `jest-${process.pid}.json`);
   mkdirSync(join(ROOT, '.data'), { recursive: true });
   const from = Date.now();
-  const { code, output } = await run(
+  const reporters = ['default', join(ROOT, 'scripts/lib/suiteReporter.cjs')].map((path) => `--reporters=${path}`);
+  const { code, output, late } = await runWithin(
+    minutes * 60,
     node,
-    [script, '--json', `--outputFile=${file}`, ...(process.env.CI ? ['--ci'] : [])],
-    { quiet: true, env: { ...process.env, ...env } },
+    // A suite that fails may leave its server open: the run ends all the same.
+    [script, '--forceExit', '--json', `--outputFile=${file}`, ...reporters, ...(process.env.CI ? ['--ci'] : [])],
+    { env: { ...process.env, ...env } },
   );
+  if (late) {
+    failed += 1;
+    console.log(
+      `FAILED  ${name}: not done after ${minutes} minutes; running: ${unfinished(output).join(', ') || 'nothing'}`,
+    );
+    console.log(output.slice(-4000));
+    return;
+  }
   let result;
   try {
     result = JSON.parse(readFileSync(file, 'utf8'));
@@ -86,10 +107,10 @@ async function main() {
     );
     await step('formatting', () => check('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']));
     await step('lint', () => check('eslint/bin/eslint.js', ['.', '--max-warnings', '0']));
-    await jest('unit and server tests');
+    await jest('unit and server tests', 30);
     if (!fast && (await step('build of the web app', bundle))) {
       await step('faults, the short form', () => script('faults.mjs', ['--short']));
-      await jest('browser tests', { E2E: '1' });
+      await jest('browser tests', 35, { E2E: '1' });
     }
   }
   console.log(`${passed} passed, ${failed} failed`);

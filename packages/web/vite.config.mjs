@@ -1,9 +1,16 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+
+const noFetch = fileURLToPath(new URL('./src/references/noFetch.ts', import.meta.url));
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
+  resolve: {
+    // A package that reads references could look them up too; here it can not.
+    alias: { 'node-fetch': noFetch, 'sync-fetch': noFetch },
+  },
   build: {
     outDir: 'dist/app',
     manifest: true,

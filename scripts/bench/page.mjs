@@ -1,4 +1,7 @@
 // The page in Chromium: what the first route fetches, and how long typing takes to show with ten thousand bags.
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { launchBrowser } from '../lib/browser.mjs';
 import { ms, row } from './measure.mjs';
 
@@ -85,4 +88,35 @@ export async function benchTyping(server) {
     const bare = await typing(page, '#bare', 'compost');
     row('the same in a bare field of the page', ms(bare.middle), `worst ${ms(bare.worst)}`);
   });
+}
+
+const REFERENCES = 5000;
+/** A file of references opened and taken over into the ledger. */
+export async function benchReferences(server) {
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-bench-'));
+  const file = join(folder, 'trials.bib');
+  const entry = (i) =>
+    `@article{k${i},\n  title = {Invented trial ${i} of straw and silicon},\n  author = {Oak, Anna and Elm, Bert},\n  journal = {Invented Journal},\n  year = {${1950 + (i % 70)}},\n  doi = {10.5555/t.${i}}\n}`;
+  writeFileSync(file, Array.from({ length: REFERENCES }, (_, i) => entry(i)).join('\n'));
+  try {
+    await withPage(server, async (page) => {
+      await page.goto(`${server.address}/claims/studies`);
+      const input = await page.waitForSelector('input[type=file]');
+      const opened = performance.now();
+      await input.uploadFile(file);
+      const button = await page.waitForSelector(`text/Take over ${REFERENCES}`, { timeout: 240_000 });
+      const read = (performance.now() - opened) / 1000;
+      const begun = performance.now();
+      await button.click();
+      await page.waitForSelector(`text/Took over ${REFERENCES} references`, { timeout: 240_000 });
+      const taken = (performance.now() - begun) / 1000;
+      row(
+        `reading a file of ${REFERENCES} references, in a worker`,
+        `${(REFERENCES / read).toFixed(0)} rows/s`,
+        `and taken over into the ledger ${(REFERENCES / taken).toFixed(0)} rows/s`,
+      );
+    });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 }

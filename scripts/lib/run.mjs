@@ -7,12 +7,40 @@ export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 
 /** Runs a command to its end. Resolves with { code, output }; output is kept only when `quiet`. */
 export function run(command, args, { quiet = false, ...options } = {}) {
+  return ended(spawned(command, args, quiet, options));
+}
+
+/** Runs a command quietly, but no longer than `seconds`: then it and all it started are killed. Resolves with { code, output, late }. */
+export async function runWithin(seconds, command, args, options = {}) {
+  const child = spawned(command, args, true, { ...options, detached: true });
+  const kill = () => process.kill(-child.pid, 'SIGKILL');
+  const interrupted = () => {
+    kill();
+    process.exit(1);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, interrupted);
+  let late = false;
+  const limit = setTimeout(() => {
+    late = true;
+    kill();
+  }, seconds * 1000);
+  try {
+    return { ...(await ended(child)), late };
+  } finally {
+    clearTimeout(limit);
+    for (const signal of ['SIGINT', 'SIGTERM']) process.off(signal, interrupted);
+  }
+}
+
+const spawned = (command, args, quiet, options) =>
+  spawn(command, args, {
+    cwd: ROOT,
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    ...options,
+  });
+
+function ended(child) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, {
-      cwd: ROOT,
-      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
-      ...options,
-    });
     let output = '';
     child.stdout?.on('data', (d) => (output += d));
     child.stderr?.on('data', (d) => (output += d));

@@ -6,7 +6,7 @@ import { ROOT, stop } from './run.mjs';
 /** Starts the server and resolves, once it listens, with { address, child, stop() }. */
 export function startServer(
   databaseUrl,
-  { port = 0, sample = true, inherit = false, webRoot = WEB_ROOT, onPid = undefined } = {},
+  { port = 0, sample = true, inherit = false, webRoot = WEB_ROOT, onPid = undefined, priceFeed = '', scale = '' } = {},
 ) {
   const child = spawn(process.execPath, [SERVER_MAIN], {
     cwd: ROOT,
@@ -18,6 +18,8 @@ export function startServer(
       PORT: String(port),
       WEB_ROOT: webRoot,
       WHEAT_LEDGER_SAMPLE: sample ? 'yes' : 'no',
+      PRICE_FEED: priceFeed,
+      SCALE: scale,
       NODE_ENV: 'production',
     },
   });

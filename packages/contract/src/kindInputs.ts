@@ -1,6 +1,8 @@
 import { AttachmentInput } from './attachment.js';
 import { ClaimInput } from './claim.js';
 import { CropInput } from './crop.js';
+import { EntryInput, HarvestInput } from './entry.js';
+import { HeapInput } from './heap.js';
 import { JarTestInput } from './jarTest.js';
 import type { InputOf, RecordKind } from './kinds.js';
 import { LoggerInput } from './logger.js';
@@ -12,6 +14,7 @@ import { RecipeInput } from './recipe.js';
 import { SeasonInput } from './season.js';
 import { KeptFilterInput } from './shelfFilter.js';
 import { SoilReportInput } from './soil.js';
+import { StudyInput } from './study.js';
 
 /** The class each kind's input is checked by; apart from the registry, so that a page that checks nothing need not fetch them. */
 export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } = {
@@ -23,9 +26,13 @@ export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } =
   jar: JarTestInput,
   logger: LoggerInput,
   recipe: RecipeInput,
+  heap: HeapInput,
   programme: ProgrammeInput,
+  study: StudyInput,
   claim: ClaimInput,
   attachment: AttachmentInput,
+  entry: EntryInput,
+  harvest: HarvestInput,
   movement: MovementInput,
   filter: KeptFilterInput,
 };

@@ -1,6 +1,8 @@
 import type { AttachmentInput } from './attachment.js';
 import type { ClaimInput } from './claim.js';
 import type { CropInput } from './crop.js';
+import type { EntryInput, HarvestInput } from './entry.js';
+import type { HeapInput } from './heap.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
 import type { MovementInput } from './movement.js';
@@ -9,6 +11,7 @@ import type { ProductInput } from './product.js';
 import type { ProgrammeInput } from './programme.js';
 import type { RecipeInput } from './recipe.js';
 import type { SeasonInput } from './season.js';
+import type { StudyInput } from './study.js';
 import type { KeptFilterInput } from './shelfFilter.js';
 import type { SoilReportInput } from './soil.js';
 
@@ -24,7 +27,7 @@ export interface KindOfRecord {
   readonly list: string;
   /** Its part of the address, below `/api/v1/`. */
   readonly path: string;
-  /** What a person calls one of them; several are called so with an s. */
+  /** What a person calls one of them; `pluralOf` makes several of it. */
   readonly word: string;
   /** What its lists are sorted by before the id: a field that is never missing. */
   readonly sort: string;
@@ -81,8 +84,12 @@ export const KINDS = {
     path: 'recipes',
     word: 'recipe',
     sort: 'name',
-    refers: [{ at: 'parts.*.productId', to: 'product' }],
+    refers: [
+      { at: 'parts.*.productId', to: 'product' },
+      { at: 'rules.*.productId', to: 'product' },
+    ],
   }),
+  heap: of<HeapInput>()({ list: 'heaps', path: 'heaps', word: 'heap', sort: 'name', refers: [] }),
   programme: of<ProgrammeInput>()({
     list: 'programmes',
     path: 'programmes',
@@ -94,7 +101,14 @@ export const KINDS = {
       { at: 'applications.*.recipeId', to: 'recipe' },
     ],
   }),
-  claim: of<ClaimInput>()({ list: 'claims', path: 'claims', word: 'claim', sort: 'statement', refers: [ofProduct] }),
+  study: of<StudyInput>()({ list: 'studies', path: 'studies', word: 'study', sort: 'title', refers: [] }),
+  claim: of<ClaimInput>()({
+    list: 'claims',
+    path: 'claims',
+    word: 'claim',
+    sort: 'statement',
+    refers: [ofProduct, { at: 'studies.*.studyId', to: 'study' }],
+  }),
   attachment: of<AttachmentInput>()({
     list: 'attachments',
     path: 'attachments',
@@ -102,13 +116,34 @@ export const KINDS = {
     sort: 'name',
     refers: [ofProduct],
   }),
+  entry: of<EntryInput>()({
+    list: 'logEntries',
+    path: 'log-entries',
+    word: 'log entry',
+    sort: 'on',
+    day: 'on',
+    refers: [
+      ofPlot,
+      { at: 'seasonId', to: 'season' },
+      { at: 'items.*.productId', to: 'product' },
+      { at: 'corrects', to: 'entry' },
+    ],
+  }),
+  harvest: of<HarvestInput>()({
+    list: 'harvests',
+    path: 'harvests',
+    word: 'harvest',
+    sort: 'on',
+    day: 'on',
+    refers: [ofPlot, { at: 'seasonId', to: 'season' }],
+  }),
   movement: of<MovementInput>()({
     list: 'stockMovements',
     path: 'stock-movements',
     word: 'stock movement',
     sort: 'on',
     day: 'on',
-    refers: [ofProduct],
+    refers: [ofProduct, { at: 'entryId', to: 'entry' }],
   }),
   filter: of<KeptFilterInput>()({
     list: 'shelfFilters',
@@ -127,9 +162,12 @@ export const RECORD_KINDS = Object.keys(KINDS) as readonly RecordKind[];
 /** A kind by its plain description. */
 export const kindOf = (kind: RecordKind): KindOfRecord => KINDS[kind];
 
+/** What several of a kind are called. @example pluralOf('study') // 'studies' */
+export const pluralOf = (kind: RecordKind): string => KINDS[kind].word.replace(/y$/, 'ie') + 's';
+
 /** So many of a kind, in words. @example countWords('claim', 2) // '2 claims' */
 export const countWords = (kind: RecordKind, count: number): string =>
-  `${count} ${KINDS[kind].word}${count === 1 ? '' : 's'}`;
+  `${count} ${count === 1 ? KINDS[kind].word : pluralOf(kind)}`;
 
 /** What lists of a kind can be asked by: the other kind's name, and the field that names it. */
 export const parentsOf = (kind: RecordKind): readonly Reference[] =>

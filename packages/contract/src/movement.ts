@@ -1,6 +1,6 @@
 import { IsUUID } from 'class-validator';
 import { STOCK_REASONS, type StockReason } from '@wheat-ledger/core';
-import { Day, NumberBetween, OneOf, Text } from './decorators.js';
+import { Day, Maybe, NumberBetween, OneOf, Text } from './decorators.js';
 import { PACKAGE_UNITS } from './product.js';
 
 /** An amount of a bag that came (above zero) or went (below). */
@@ -25,4 +25,9 @@ export class MovementInput {
 
   @Text(0, 500, 'a note')
   note!: string;
+
+  /** The log entry that caused it. */
+  @Maybe()
+  @IsUUID('all', { message: 'Expected an entry of this workspace.' })
+  entryId?: string;
 }

@@ -1,7 +1,18 @@
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsInt, IsNumber, Max, Min } from 'class-validator';
-import { MEDIA, MOST_SIDES, SHAPES, TEXTURES, type Medium, type ShapeKind, type Texture } from '@wheat-ledger/core';
+import {
+  MEDIA,
+  MOST_SIDES,
+  SHAPES,
+  TEXTURES,
+  type Medium,
+  type ShapeKind,
+  type Texture,
+  NUTRIENTS,
+  type Nutrient,
+} from '@wheat-ledger/core';
 import { applyDecorators } from './applyDecorators.js';
-import { Maybe, NumberBetween, OneOf, Part, Text, When } from './decorators.js';
+import { Maybe, NumberBetween, OneOf, Part, Parts, Text, When } from './decorators.js';
+import { MOST_OWN_FIGURES, OwnFigureInput } from './ownFigure.js';
 
 /** Soil temperature: twelve monthly means, or a yearly sine. */
 export class TemperatureInput {
@@ -128,6 +139,19 @@ export class ShapeInput {
   outline?: number;
 }
 
+/** The most of an element in a year, from local code. */
+export class LimitInput {
+  @OneOf(NUTRIENTS, 'an element')
+  analyte!: Nutrient;
+
+  @NumberBetween(0.001, 1e5, 'a limit in kg/ha')
+  kgPerHa!: number;
+
+  /** Which rule it is from. */
+  @Text(0, 300, 'the rule')
+  rule!: string;
+}
+
 export class PlotInput {
   @Text(1, 120, 'a name')
   name!: string;
@@ -160,4 +184,14 @@ export class PlotInput {
   @Maybe()
   @Part(() => IrrigationWaterInput, 'a water analysis')
   water?: IrrigationWaterInput;
+
+  /** Figures of the grower's own in the place of assumptions. */
+  @Maybe()
+  @Parts(() => OwnFigureInput, MOST_OWN_FIGURES, 'own figures')
+  ownFigures?: OwnFigureInput[];
+
+  /** Limits of local code, each for a year. */
+  @Maybe()
+  @Parts(() => LimitInput, 20, 'limits')
+  limits?: LimitInput[];
 }

@@ -4,6 +4,8 @@ import {
   ANALYSIS_UNITS,
   ANALYTES,
   COMPOUND_BASES,
+  MEDIA,
+  ORGANIC_STATUSES,
   ORIGINS,
   PRODUCT_FORMS,
   PROVENANCES,
@@ -12,10 +14,13 @@ import {
   type Analyte,
   type AnalysisUnit,
   type Basis,
+  type Medium,
+  type OrganicStatus,
   type Origin,
   type ProductForm,
   type Provenance,
 } from '@wheat-ledger/core';
+import { MOST_OWN_FIGURES, OwnFigureInput } from './ownFigure.js';
 import { Day, EachOneOf, EachText, Maybe, NumberBetween, OneOf, Part, Parts, Text, When } from './decorators.js';
 
 export const BASES: readonly Basis[] = ['element', ...COMPOUND_BASES];
@@ -141,8 +146,31 @@ export class LongevityInput {
   referenceC!: number;
 }
 
-export const ORGANIC_STATUSES = ['yes', 'no', 'unknown'] as const;
-export type OrganicStatus = (typeof ORGANIC_STATUSES)[number];
+export class IncubationPointInput {
+  @NumberBetween(0, 2000, 'a day of sampling')
+  day!: number;
+
+  @NumberBetween(0, 1e6, 'mineral nitrogen of the treated jars')
+  treated!: number;
+
+  @NumberBetween(0, 1e6, 'mineral nitrogen of the untreated jars')
+  untreated!: number;
+}
+
+/** The grower's own incubation; what was applied and what was found are in one unit. */
+export class IncubationInput {
+  @NumberBetween(0.001, 1e6, 'the nitrogen applied')
+  applied!: number;
+
+  @NumberBetween(1, 45, 'a temperature in °C')
+  temperatureC!: number;
+
+  @OneOf(MEDIA, 'a medium')
+  medium!: Medium;
+
+  @Parts(() => IncubationPointInput, 60, 'samplings')
+  points!: IncubationPointInput[];
+}
 
 /** Whether a body of the grower's own country lists it for organic growing. Not looked up is unknown, not no. */
 export class OrganicInput {
@@ -190,6 +218,15 @@ export class ProductInput {
   @Part(() => LongevityInput, 'a longevity')
   longevity?: LongevityInput;
 
+  @Maybe()
+  @Part(() => IncubationInput, 'an incubation')
+  incubation?: IncubationInput;
+
+  /** Figures of the grower's own in the place of what is assumed of its materials. */
+  @Maybe()
+  @Parts(() => OwnFigureInput, MOST_OWN_FIGURES, 'own figures')
+  ownFigures?: OwnFigureInput[];
+
   @Text(0, 2000, 'a note')
   note!: string;
 
@@ -215,6 +252,25 @@ export class ProductInput {
   @Maybe()
   @NumberBetween(0, 200, 'a salt index')
   saltIndex?: number;
+
+  /** 1 hard to 5 easy to use. */
+  @Maybe()
+  @NumberBetween(1, 5, 'an ease of use')
+  ease?: number;
+
+  /** Hours to fetch, carry and spread 100 kg. */
+  @Maybe()
+  @NumberBetween(0, 1000, 'hours for 100 kg')
+  hoursPer100Kg?: number;
+
+  /** In the currency of its prices. */
+  @Maybe()
+  @NumberBetween(0, 100_000, 'a haulage for 100 kg')
+  haulagePer100Kg?: number;
+
+  @Maybe()
+  @NumberBetween(0, 40_000, 'a distance in km')
+  distanceKm?: number;
 
   /** kg CaCO3 equivalent per 100 kg; negative acidifies. */
   @Maybe()

@@ -1,5 +1,6 @@
-import { basesOf, labelChecks } from '@wheat-ledger/core';
+import { BAG_FIGURES, basesOf, labelChecks } from '@wheat-ledger/core';
 import type { ProductInput } from './product.js';
+import { ownFigureProblems } from './ownFigure.js';
 import { toProduct } from './toCore.js';
 import type { FieldProblem } from './validate.js';
 
@@ -26,5 +27,10 @@ export function productProblems(input: ProductInput): readonly FieldProblem[] {
       : [],
   );
   const impossible = labelChecks(toProduct(input)).filter((f) => f.severity === 'impossible');
-  return [...bases, ...turned, ...impossible.map(({ path, message }) => ({ path, message }))];
+  return [
+    ...bases,
+    ...turned,
+    ...ownFigureProblems(input.ownFigures, BAG_FIGURES),
+    ...impossible.map(({ path, message }) => ({ path, message })),
+  ];
 }

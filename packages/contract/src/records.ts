@@ -9,6 +9,14 @@ export interface Kept {
   readonly deletedAt: string | null;
 }
 
+const ADDED: readonly string[] = ['id', 'version', 'updatedAt', 'deletedAt'] satisfies readonly (keyof Kept)[];
+/** A kept record without what the server added: the input that would make it again. */
+export const inputOf = <T extends Kept>(record: T): Omit<T, keyof Kept> =>
+  Object.fromEntries(Object.entries(record).filter(([field]) => !ADDED.includes(field))) as unknown as Omit<
+    T,
+    keyof Kept
+  >;
+
 /** A kept record of a kind. */
 export type RecordOf<K extends RecordKind> = InputOf<K> & Kept;
 export type SoilReportRecord = RecordOf<'soil'>;
@@ -17,8 +25,12 @@ export type ProductRecord = RecordOf<'product'>;
 export type RecipeRecord = RecordOf<'recipe'>;
 export type ClaimRecord = RecordOf<'claim'>;
 export type AttachmentRecord = RecordOf<'attachment'>;
+export type StudyRecord = RecordOf<'study'>;
+export type HeapRecord = RecordOf<'heap'>;
 export type JarTestRecord = RecordOf<'jar'>;
 export type LoggerRecord = RecordOf<'logger'>;
+export type EntryRecord = RecordOf<'entry'>;
+export type HarvestRecord = RecordOf<'harvest'>;
 export type MovementRecord = RecordOf<'movement'>;
 export type CropRecord = RecordOf<'crop'>;
 export type SeasonRecord = RecordOf<'season'>;

@@ -1,4 +1,5 @@
 import { IsUUID } from 'class-validator';
+import { FED_UNTIL, type FedUntil } from '@wheat-ledger/core';
 import { CROP_KEYS } from './crop.js';
 import { Day, Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
 
@@ -29,6 +30,16 @@ export class SeasonInput {
   /** Its share of the plot, 1 for all. */
   @NumberBetween(0.001, 1, 'a share of the plot')
   share!: number;
+
+  /** Fed to the end unless it says when feeding stops. */
+  @Maybe()
+  @OneOf(FED_UNTIL, 'when feeding stops')
+  fedUntil?: FedUntil;
+
+  /** The grower's own figure of the nitrogen it takes up, kg/ha. */
+  @Maybe()
+  @NumberBetween(0.1, 2000, 'nitrogen taken up in kg/ha')
+  nitrogenKgPerHa?: number;
 
   @Text(0, 2000, 'a note')
   note!: string;

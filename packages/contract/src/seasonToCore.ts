@@ -1,5 +1,7 @@
 import {
+  asFed,
   libraryCrop,
+  unknownCrop,
   type Amount,
   type Application,
   type Crop,
@@ -28,34 +30,9 @@ function toCourse({ kind, baseC = 0, halfDegreeDays = 1, endDegreeDays = 2, mont
   return { kind, months: months.map((m) => (whole > 0 ? m / whole : 1 / 12)) };
 }
 
-/** A crop nothing is known of but its name. */
-const blank = (key: string, name: string): Crop => ({
-  key,
-  name,
-  group: undefined,
-  yieldTPerHa: undefined,
-  uptakeKgPerHa: {},
-  removedKgPerT: {},
-  course: undefined,
-  pH: undefined,
-  nitrogenTaste: undefined,
-  chloride: undefined,
-  boron: undefined,
-  salt: undefined,
-  tissue: [],
-  spacing: undefined,
-  rootingM: undefined,
-  mycorrhiza: undefined,
-  harvestUnits: [],
-  followsLight: false,
-  ages: undefined,
-  metals: [],
-  latestNitrogen: undefined,
-});
-
 /** A grower's own crop as the core reads it: what it says outranks the library's crop it is based on, field by field and element by element. */
 export function toCrop(input: CropInput, id: string): Crop {
-  const base = (input.basedOn === undefined ? undefined : libraryCrop(input.basedOn)) ?? blank(id, input.name);
+  const base = (input.basedOn === undefined ? undefined : libraryCrop(input.basedOn)) ?? unknownCrop(id, input.name);
   const { pHLow, pHHigh, saltThresholdMsPerCm, saltSlopePercent, rowM, plantM } = input;
   const said = <K extends 'group' | 'nitrogenTaste' | 'chloride' | 'boron' | 'mycorrhiza'>(key: K): Crop[K] =>
     (input[key] as Crop[K]) ?? base[key];
@@ -99,15 +76,18 @@ export function cropOfSeason(
 ): Crop {
   const found = cropId === undefined ? undefined : own.find((c) => c.id === cropId);
   if (found) return toCrop(found, found.id);
-  return libraryCrop(crop) ?? blank(cropId ?? crop, 'A crop that is not here');
+  return libraryCrop(crop) ?? unknownCrop(cropId ?? crop, 'A crop that is not here');
 }
 
 /** A season as the core reads it. */
 export const toSeason = (
-  input: Pick<SeasonInput, 'crop' | 'cropId' | 'from' | 'to' | 'share'>,
+  input: Pick<SeasonInput, 'crop' | 'cropId' | 'from' | 'to' | 'share' | 'fedUntil' | 'nitrogenKgPerHa'>,
   own: readonly (CropInput & { readonly id: string })[] = [],
 ): Season => ({
-  crop: cropOfSeason(input, own),
+  crop: asFed(cropOfSeason(input, own), {
+    until: input.fedUntil ?? 'end',
+    nitrogenKgPerHa: input.nitrogenKgPerHa ?? undefined,
+  }),
   from: input.from,
   to: input.to ?? undefined,
   share: input.share,

@@ -1,7 +1,15 @@
 import { IsBoolean } from 'class-validator';
-import { NUTRIENTS, ORIGINS, PRODUCT_FORMS, type Nutrient, type Origin, type ProductForm } from '@wheat-ledger/core';
+import {
+  NUTRIENTS,
+  ORGANIC_STATUSES,
+  ORIGINS,
+  PRODUCT_FORMS,
+  type Nutrient,
+  type OrganicStatus,
+  type Origin,
+  type ProductForm,
+} from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Part, Text } from './decorators.js';
-import { ORGANIC_STATUSES, type OrganicStatus } from './product.js';
 
 /** Which bags are wanted; what is missing does not matter. */
 export class ShelfFilterInput {

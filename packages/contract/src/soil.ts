@@ -7,7 +7,7 @@ import {
   type SoilMethod,
   type SoilUnit,
 } from '@wheat-ledger/core';
-import { Day, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
+import { Day, Maybe, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
 import { DeclaredValueInput } from './product.js';
 
 export class SoilFigureInput {
@@ -40,6 +40,11 @@ export class SoilReportInput {
 
   @Parts(() => SoilFigureInput, 60, 'figures')
   figures!: SoilFigureInput[];
+
+  /** What the laboratory recommends to give, as its slip says: N 120, P2O5 60 kg/ha. */
+  @Maybe()
+  @Text(0, 300, 'what the laboratory recommends')
+  advice?: string;
 
   @Text(0, 2000, 'a note')
   note!: string;

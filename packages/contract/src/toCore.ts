@@ -1,9 +1,12 @@
 import {
+  parseAdvice,
   type AnalysisFigure,
   type DailyLog,
   type DeclaredValue,
   type Direction,
+  type Handling,
   type JarReadings,
+  type OwnFigure,
   type Product,
   type Shape,
   type Site,
@@ -14,6 +17,7 @@ import {
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
 import type { MovementInput } from './movement.js';
+import type { OwnFigureInput } from './ownFigure.js';
 import type { PlotInput, ShapeInput, TemperatureInput } from './plot.js';
 import type { SoilReportInput } from './soil.js';
 import type { DeclaredValueInput, DirectionInput, ProductInput } from './product.js';
@@ -36,6 +40,18 @@ export const toDirection = (input: DirectionInput): Direction => ({
   least: input.least ?? undefined,
   perYear: input.perYear ?? undefined,
 });
+
+const toOwnFigure = ({ key, low, mid, high, source }: OwnFigureInput): OwnFigure => ({
+  key,
+  value: { low, mid, high },
+  source,
+});
+
+/** What was said of its handling; nothing where nothing was. */
+function handlingOf({ ease, hoursPer100Kg, haulagePer100Kg, distanceKm }: ProductInput): Handling | undefined {
+  const said = Object.entries({ ease, hoursPer100Kg, haulagePer100Kg, distanceKm }).filter(([, v]) => v !== undefined);
+  return said.length > 0 ? Object.fromEntries(said) : undefined;
+}
 
 /** A product as the core computes with it. */
 export const toProduct = (input: ProductInput, id = ''): Product => ({
@@ -60,6 +76,14 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   directions: (input.directions ?? []).map(toDirection),
   longevity: input.longevity ?? undefined,
   carbonToNitrogen: input.carbonToNitrogen ?? undefined,
+  saltIndex: input.saltIndex ?? undefined,
+  handling: handlingOf(input),
+  organic: input.organic?.status,
+  origins: input.origins ?? undefined,
+  processing: input.processing ?? undefined,
+  limingPer100Kg: input.limingPer100Kg ?? undefined,
+  incubation: input.incubation ?? undefined,
+  ownFigures: input.ownFigures?.map(toOwnFigure),
 });
 
 const toTemperature = (t: TemperatureInput): TemperatureRecord =>
@@ -82,6 +106,7 @@ export const toSite = (plot: PlotInput, loggers: readonly LoggerInput[] = []): S
   pH: plot.pH ?? undefined,
   temperature: toTemperature(plot.temperature),
   climate: plot.climate ?? undefined,
+  ownFigures: plot.ownFigures?.map(toOwnFigure),
   logged: loggers.map(toLog),
 });
 
@@ -95,11 +120,15 @@ export const toMovement = ({ amount, unit, reason, on, lot }: MovementInput): St
   lot,
 });
 
-export const toSoilReport = ({ sampledOn, depthM, figures }: SoilReportInput): SoilReport => ({
-  sampledOn,
-  depthM,
-  figures: figures.map((f) => ({ ...f, value: toValue(f.value) })),
-});
+export function toSoilReport({ sampledOn, depthM, figures, advice }: SoilReportInput): SoilReport {
+  const read = parseAdvice(advice ?? '');
+  return {
+    sampledOn,
+    depthM,
+    figures: figures.map((f) => ({ ...f, value: toValue(f.value) })),
+    advice: read.ok && Object.keys(read.advice).length > 0 ? read.advice : undefined,
+  };
+}
 
 interface ShapeLengths {
   readonly lengths: readonly string[];

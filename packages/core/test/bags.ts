@@ -1,5 +1,6 @@
 import {
   libraryCrop,
+  parseGrade,
   parseRate,
   type AnalysisFigure,
   type Analyte,
@@ -7,6 +8,7 @@ import {
   type Basis,
   type DeclaredValue,
   type Direction,
+  type Grade,
   type Product,
   type Season,
   type SiteInSeason,
@@ -43,6 +45,13 @@ export function direction(text: string, perYear?: number, use = ''): Direction {
   if (!read.ok) throw new Error(read.reason);
   return { ...read.rate, perYear, use };
 }
+
+/** A grade that can be read one way only. */
+export const grade = (text: string): Grade => {
+  const parsed = parseGrade(text);
+  if (parsed.kind !== 'one') throw new Error(text);
+  return parsed.grade;
+};
 
 /** A product with nothing said of it but what is given. */
 export const bag = (given: Partial<Product> = {}): Product => ({

@@ -41,7 +41,17 @@ import {
   weighOut,
   type Figure,
 } from '@wheat-ledger/core';
-import { CLAIMS, JAR_TESTS, MOVEMENTS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SOIL_REPORTS } from './index.js';
+import {
+  CLAIMS,
+  claimWithStudies,
+  JAR_TESTS,
+  MOVEMENTS,
+  PLOTS,
+  PRODUCTS,
+  PROGRAMMES,
+  RECIPES,
+  SOIL_REPORTS,
+} from './index.js';
 import { siteOf } from '../test/siteOf.js';
 
 const products = PRODUCTS.map((p) => toProduct(p, p.name));
@@ -107,7 +117,12 @@ const SHOWN: Readonly<Record<string, () => readonly Figure[]>> = {
     }),
   claims: () =>
     CLAIMS.flatMap((c) =>
-      judge(toClaim({ ...c, needs: [...c.needs] }, productOf(c.product))).checks.flatMap((check) => check.figures),
+      judge(
+        toClaim(
+          claimWithStudies(c, (title) => title),
+          productOf(c.product),
+        ),
+      ).checks.flatMap((check) => check.figures),
     ),
   'soil reports': () =>
     SOIL_REPORTS.flatMap((r) => {

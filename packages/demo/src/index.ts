@@ -1,5 +1,19 @@
 export * from './station.js';
+export { KITCHEN_SCALE, PracticeScale, scaleLine, type ScaleReading, type ScaleTraits } from './scale.js';
+export { PRICE_LIST_SELLER, priceListCsv } from './priceList.js';
 export { EARLIER_LABELS, PRODUCTS } from './products.js';
 export { JAR_TESTS, LOGS, PLOTS, SOIL_REPORTS, type NamedSoilReport } from './plots.js';
+export { STUDIES } from './studies.js';
 export { CROPS, type NamedProgramme, type NamedSeason, PROGRAMMES, SEASONS } from './seasons.js';
-export { BENCH, CLAIMS, MOVEMENTS, RECIPES, type NamedClaim, type NamedMovement, type NamedRecipe } from './stories.js';
+export {
+  BENCH,
+  CLAIMS,
+  claimWithStudies,
+  HEAPS,
+  MOVEMENTS,
+  RECIPES,
+  type NamedClaim,
+  type NamedMovement,
+  type NamedRecipe,
+} from './stories.js';
+export { ENTRIES, HARVESTS, type NamedEntry, type NamedHarvest } from './log.js';

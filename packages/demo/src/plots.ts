@@ -55,11 +55,12 @@ export const PLOTS: readonly PlotInput[] = [
 export type NamedSoilReport = Omit<SoilReportInput, 'plotId'> & { readonly plot: string };
 
 /** Invented lab slips, as they would be pasted. */
-const slip = (plot: string, name: string, sampledOn: string, text: string): NamedSoilReport => ({
+const slip = (plot: string, name: string, sampledOn: string, text: string, advice?: string): NamedSoilReport => ({
   plot,
   name,
   sampledOn,
   depthM: 0.15,
+  ...(advice === undefined ? {} : { advice }),
   note: 'Invented slip, sample.',
   figures: readSoilSlip(text).flatMap((l) => (l.figure ? [l.figure as SoilReportInput['figures'][number]] : [])),
 });
@@ -75,6 +76,7 @@ export const SOIL_REPORTS: readonly NamedSoilReport[] = [
     'Slip HG-17, sample',
     '2026-02-09',
     'pH 6.4\nOrganic matter 3.5 %\nOlsen, mg/kg\nPhosphorus 27\nammonium acetate, mg/kg\nPotassium 165\nMagnesium 92\nCalcium 1960\nSodium 28\nNitrate-N in water < 2 mg/kg\nsaturated paste\nEC 0.7 mS/cm\nSodium 46 mg/L\nCalcium 120 mg/L\nMagnesium 24 mg/L',
+    'N 100, P2O5 40, K2O 60 kg/ha',
   ),
 ];
 

@@ -13,7 +13,7 @@ import {
   validateInput,
 } from '@wheat-ledger/contract';
 import { judge, labelChecks, nitrogenPools, productRelease, weekly } from '@wheat-ledger/core';
-import { CLAIMS, CROPS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SEASONS } from './index.js';
+import { CLAIMS, claimWithStudies, CROPS, PLOTS, PRODUCTS, PROGRAMMES, RECIPES, SEASONS, STUDIES } from './index.js';
 import { siteOf } from '../test/siteOf.js';
 import vectors from './releaseVectors.json';
 
@@ -38,7 +38,9 @@ test.each(PLOTS.map((p) => [p.name, p] as const))('plot %s fits', (_name, plot) 
 test('claims and recipes fit, and speak of products on the shelf', () => {
   for (const { product, ...claim } of CLAIMS) {
     expect(known).toContain(product);
-    expect(validateInput(ClaimInput, { ...claim, productId: ID })).toMatchObject({ ok: true });
+    expect(validateInput(ClaimInput, { ...claimWithStudies(claim, () => ID), productId: ID })).toMatchObject({
+      ok: true,
+    });
   }
   for (const { parts, ...recipe } of RECIPES) {
     for (const part of parts) expect(known).toContain(part.product);
@@ -86,7 +88,13 @@ test('the sample shows the whole range: every pool, a tie-up, a bag without a pr
   const verdicts = new Set(
     CLAIMS.map(
       (c) =>
-        judge(toClaim({ ...c, needs: [...c.needs] }, toProduct(PRODUCTS.find((p) => p.name === c.product)!))).verdict,
+        judge(
+          toClaim(
+            claimWithStudies(c, (title) => title),
+            toProduct(PRODUCTS.find((p) => p.name === c.product)!),
+            new Map(STUDIES.map((s) => [s.title, s])),
+          ),
+        ).verdict,
     ),
   );
   expect(verdicts.size).toBeGreaterThanOrEqual(2);
@@ -94,6 +102,8 @@ test('the sample shows the whole range: every pool, a tie-up, a bag without a pr
 
 test('everything invented says sample where it could be taken for evidence', () => {
   for (const claim of CLAIMS) expect(claim.saidBy).toContain('sample');
+  for (const { sample, title, source } of STUDIES)
+    expect([sample, /sample/i.test(title), source]).toEqual([true, true, 'invented for the sample']);
   for (const line of PRODUCTS.flatMap((p) => p.analysis).filter((l) => l.provenance === 'measured'))
     expect(line.source).toContain('sample');
 });

@@ -8,17 +8,23 @@ import { CommonModule } from './common/common.module.js';
 import { GroundModule } from './ground/ground.module.js';
 import { HealthModule } from './health/health.module.js';
 import { LedgersModule } from './ledgers/ledgers.module.js';
+import { PriceModule } from './price/price.module.js';
+import { ScaleModule } from './mix/scale.module.js';
+import { RoundsModule } from './rounds/rounds.module.js';
 import { RecordsModule } from './records/records.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 import { ormConfig } from './database/orm.js';
 import type { Config } from './config.js';
 
-/** Requests a minute from one address; generous for a person, a wall for a loop. */
+/** As many as a person ever makes; unless it is set. */
 const REQUESTS_PER_MINUTE = 3000;
 
 @Module({})
 export class AppModule {
-  static with({ databaseUrl }: Config, logLevel = 'warn'): DynamicModule {
+  static with(
+    { databaseUrl, priceFeed, scale, requestsPerMinute = REQUESTS_PER_MINUTE }: Config,
+    logLevel = 'warn',
+  ): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -34,12 +40,15 @@ export class AppModule {
           },
         }),
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
-        ThrottlerModule.forRoot([{ ttl: 60_000, limit: REQUESTS_PER_MINUTE }]),
+        ThrottlerModule.forRoot([{ ttl: 60_000, limit: requestsPerMinute }]),
         CommonModule,
         LedgersModule,
         RecordsModule,
         GroundModule,
         ShelfModule,
+        PriceModule.with(priceFeed),
+        ScaleModule.with(scale),
+        RoundsModule,
         BookModule,
         HealthModule,
       ],

@@ -7,8 +7,14 @@ export interface Config {
   readonly sample: boolean;
   /** Where it is reached under another name, such as https://garden.example; undefined on this machine alone. */
   readonly publicOrigin?: string | undefined;
+  /** Where a seller's price list is served; none where there is no such server. */
+  readonly priceFeed?: string | undefined;
+  /** Where a bench scale is reached; none where there is none. */
+  readonly scale?: string | undefined;
   /** How long a silent sender or reader is waited for, in ms. */
   readonly idleMs?: number;
+  /** Requests a minute from one address; generous for a person, a wall for a loop. */
+  readonly requestsPerMinute?: number;
 }
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {
@@ -23,5 +29,19 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const publicOrigin = env['PUBLIC_ORIGIN'];
   if (publicOrigin !== undefined && !/^https?:\/\/[^/\s]+$/.test(publicOrigin))
     throw new Error(`Read PUBLIC_ORIGIN "${publicOrigin}", expected an origin such as https://garden.example.`);
-  return { databaseUrl, port, webRoot: env['WEB_ROOT'], sample: env['WHEAT_LEDGER_SAMPLE'] !== 'no', publicOrigin };
+  const priceFeed = env['PRICE_FEED'] || undefined;
+  if (priceFeed !== undefined && !/^https?:\/\/[^/\s]+$/.test(priceFeed))
+    throw new Error(`Read PRICE_FEED "${priceFeed}", expected an origin such as http://127.0.0.1:4181.`);
+  const scale = env['SCALE'] || undefined;
+  if (scale !== undefined && !/^https?:\/\/[^/\s]+$/.test(scale))
+    throw new Error(`Read SCALE "${scale}", expected an origin such as http://127.0.0.1:4182.`);
+  return {
+    databaseUrl,
+    port,
+    webRoot: env['WEB_ROOT'],
+    sample: env['WHEAT_LEDGER_SAMPLE'] !== 'no',
+    publicOrigin,
+    priceFeed,
+    scale,
+  };
 }

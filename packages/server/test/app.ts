@@ -82,10 +82,25 @@ function pages(): string {
 export async function startApp({
   databaseUrl,
   idleMs,
-}: Pick<Partial<Config>, 'databaseUrl' | 'idleMs'> = {}): Promise<TestApp> {
+  priceFeed,
+  scale,
+  requestsPerMinute,
+}: Pick<
+  Partial<Config>,
+  'databaseUrl' | 'idleMs' | 'priceFeed' | 'scale' | 'requestsPerMinute'
+> = {}): Promise<TestApp> {
   const url = databaseUrl ?? (await newDatabase());
   const webRoot = pages();
-  const app = await createApp({ databaseUrl: url, port: 0, webRoot, sample: false, ...(idleMs ? { idleMs } : {}) });
+  const app = await createApp({
+    databaseUrl: url,
+    port: 0,
+    webRoot,
+    sample: false,
+    priceFeed,
+    scale,
+    ...(idleMs ? { idleMs } : {}),
+    ...(requestsPerMinute ? { requestsPerMinute } : {}),
+  });
   const unscoped = watchScope(app.get(MikroORM));
   await app.listen(0, '127.0.0.1');
   const { port } = app.getHttpServer().address() as AddressInfo;

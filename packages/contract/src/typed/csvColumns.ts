@@ -10,6 +10,9 @@ import {
   type AnalysisUnit,
 } from '@wheat-ledger/core';
 import { PLAIN_FIELDS, type PlainHeading } from './productFields.js';
+import { incubationCell, incubationInCell } from './incubationText.js';
+import { ownFiguresCell, ownFiguresInCell } from './ownFigureText.js';
+import { given } from './reader.js';
 import type { DirectionText, LineText, OfferText, ProductText } from './productText.js';
 
 /** A column of the file: a plain field, a figure of the analysis, where that figure is from, a part of the n-th package or the n-th rate, or the order of the figures where it is not that of the columns. */
@@ -72,6 +75,14 @@ const OWN_FIELDS = {
     }),
   },
   stock: { get: (p: ProductText) => p.stock, set: (p: ProductText, v: string) => ({ ...p, stock: v }) },
+  incubation: {
+    get: (p: ProductText) => incubationCell(p.incubation),
+    set: (p: ProductText, v: string) => ({ ...p, ...given('incubation', incubationInCell(v)) }),
+  },
+  'own figures': {
+    get: (p: ProductText) => ownFiguresCell(p.ownFigures),
+    set: (p: ProductText, v: string) => ({ ...p, ...given('ownFigures', ownFiguresInCell(v)) }),
+  },
   note: { get: (p: ProductText) => p.note, set: (p: ProductText, v: string) => ({ ...p, note: v }) },
   'label text': { get: (p: ProductText) => p.labelText, set: (p: ProductText, v: string) => ({ ...p, labelText: v }) },
 } as const;

@@ -216,6 +216,8 @@ const WORDS: readonly CsvField[] = [
   'organic',
   'organic body',
   'origins',
+  'incubation',
+  'own figures',
   'note',
   'label text',
   ...PLAIN_FIELDS.filter(({ kind }) => kind !== 'number').map(({ heading }) => heading),

@@ -1,4 +1,5 @@
-import type { AnalysisFigureInput, DirectionInput, OfferInput, OrganicStatus, ProductInput } from '../product.js';
+import type { AnalysisFigureInput, DirectionInput, IncubationInput, OfferInput, ProductInput } from '../product.js';
+import type { OwnFigureInput } from '../ownFigure.js';
 import {
   basisWord,
   parseRate,
@@ -13,6 +14,7 @@ import {
   type Analyte,
   type DeclaredValue,
   type Direction,
+  type OrganicStatus,
   type Origin,
   type ProductForm,
   type Provenance,
@@ -55,6 +57,10 @@ export interface ProductText extends PlainText {
   offers: OfferText[];
   directions: DirectionText[];
   longevity: { days: string; referenceC: string };
+  /** Kept as it is: it has a page of its own. */
+  incubation?: IncubationInput;
+  /** Kept as they are: they are changed where they are used. */
+  ownFigures?: OwnFigureInput[];
   note: string;
   labelText: string;
   organic: { status: string; body: string };
@@ -126,6 +132,8 @@ export const productText = (p: ProductInput): ProductText => ({
   longevity: p.longevity
     ? { days: typedNumber(p.longevity.days), referenceC: typedNumber(p.longevity.referenceC) }
     : { days: '', referenceC: '21' },
+  ...given('incubation', p.incubation),
+  ...given('ownFigures', p.ownFigures),
   note: p.note,
   labelText: p.labelText ?? '',
   organic: p.organic ? { status: p.organic.status, body: p.organic.body } : { status: 'unknown', body: '' },
@@ -170,13 +178,13 @@ function readOffer(read: Reader, offer: OfferText, i: number, liquid: boolean): 
 /** A typed price as an exact decimal: at least the two places money has, at most the four that are kept. */
 const decimalText = (price: number): string => plainAmount(price.toFixed(4));
 
-function readDirection(
+/** Reads one typed rate. @param path where its fields stand @param liquid whether a bare ounce could be of volume */
+export function readDirection(
   read: Reader,
   { amount: typed, use, perYear: often }: DirectionText,
-  i: number,
+  path: string,
   liquid: boolean,
 ): DirectionInput | undefined {
-  const path = `directions.${i}`;
   const rate = parseRate(typed);
   const perYear = whenTyped(often, () => read.number(`${path}.perYear`, often));
   if (!rate.ok) return read.refuse(`${path}.amount`, rate.reason);
@@ -225,7 +233,7 @@ export function readProduct(text: ProductText): ReadProduct {
     (d) => d.amount.trim() !== '' || d.use.trim() !== '' || d.perYear.trim() !== '',
   );
   const directions = directionRows.flatMap(
-    ([direction, i]) => readDirection(read, direction, i, text.form === 'liquid') ?? [],
+    ([direction, i]) => readDirection(read, direction, `directions.${i}`, text.form === 'liquid') ?? [],
   );
   const days = whenTyped(text.longevity.days, () => read.number('longevity.days', text.longevity.days));
   const referenceC = days === undefined ? undefined : read.number('longevity.referenceC', text.longevity.referenceC);
@@ -241,6 +249,8 @@ export function readProduct(text: ProductText): ReadProduct {
     offers,
     ...given('directions', directions.length > 0 ? directions : undefined),
     ...given('longevity', days !== undefined && referenceC !== undefined ? { days, referenceC } : undefined),
+    ...given('incubation', text.incubation),
+    ...given('ownFigures', text.ownFigures),
     note: text.note.trim(),
     ...given('labelText', text.labelText.trim() === '' ? undefined : text.labelText),
     ...given(

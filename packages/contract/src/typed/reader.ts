@@ -1,12 +1,15 @@
 import type { DeclaredValueInput } from '../product.js';
 import type { FieldProblem } from '../validate.js';
 import {
+  declaredRange,
   parseDay,
   parseDeclared,
   parseNumber,
   parseQuantity,
+  readTemperature,
   type Dimension,
   type ParsedQuantity,
+  type Range,
 } from '@wheat-ledger/core';
 
 /** What the typed text was read as: a plain input for the contract class, and what could not be read. */
@@ -56,10 +59,28 @@ export class Reader {
     return read && read.value * read.unit.factor;
   }
 
+  /** A temperature in °C. */
+  temperature(path: string, text: string): number | undefined {
+    const read = readTemperature(text);
+    return read.ok ? read.value : this.refuse(path, read.reason);
+  }
+
   /** A day as an ISO date. */
   day(path: string, text: string): string | undefined {
     const read = parseDay(text);
     return read.ok ? read.value : this.refuse(path, read.reason);
+  }
+
+  /** A number or a range such as 2–3–5; nothing where nothing was typed. @param of a unit that may stand behind it */
+  range(path: string, text: string, of = ''): Range | undefined {
+    return whenTyped(text, () => {
+      const bare = of !== '' && text.trim().endsWith(of) ? text.trim().slice(0, -of.length).trim() : text;
+      const found = parseDeclared(bare);
+      if (!found.ok) return this.refuse(path, found.reason);
+      if (found.value.kind === 'below')
+        return this.refuse(path, `Read "${text.trim()}", expected a number or a range such as 80–110–150.`);
+      return declaredRange(found.value);
+    });
   }
 
   declared(path: string, text: string): DeclaredValueInput | undefined {

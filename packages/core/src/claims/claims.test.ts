@@ -5,7 +5,8 @@ import { libraryEntry, typicalProduct, type Direction, type Product } from '../s
 import type { Claim } from './claim.js';
 import { contentCheck } from './content.js';
 import { doseCheck, yearlyRate } from './dose.js';
-import { judge, VERDICT_RULES } from './verdict.js';
+import { CHECKS } from './checks.js';
+import { judge } from './verdict.js';
 
 const claim = (product: Partial<Product>, needs: Claim['needs'], crop = 'wheat'): Claim => ({
   statement: 'it works',
@@ -112,20 +113,19 @@ test.each([
     'Stands where …',
     ['content', 'dose'],
   ],
-  ['no figure is not shown', { analysis: [] }, ['N'], 'Not shown', ['content']],
-  ['no mechanism of supply is not shown', {}, [], 'Not shown', ['content', 'dose']],
+  ['no figure is not shown', { analysis: [] }, ['N'], 'Not shown', ['content', 'dose']],
+  ['an effect without a study is not shown', {}, [], 'Not shown', ['evidence', 'confounder']],
 ] as const)('%s', (_name, product, needs, verdict, decidedBy) => {
   const judgement = judge(claim(product, needs));
   expect([judgement.verdict, judgement.decidedBy]).toEqual([verdict, decidedBy]);
   expect(judgement.reason.length * judgement.wouldChange.length).toBeGreaterThan(0);
 });
 
-test('the seven checks not worked are listed as not yet looked at, so nothing is ever surer than moderate', () => {
+test('all nine checks are there, each with words; without a plot the timing is not yet looked at', () => {
   const { checks } = judge(claim({ analysis: [line('N', 4)] }, ['N']));
-  expect(checks).toHaveLength(9);
-  expect(checks.slice(2).every((c) => c.answer === 'notYet')).toBe(true);
-  expect(VERDICT_RULES.some((r) => r.sure === 'high' || r.verdict === 'Stands')).toBe(false);
-  expect(VERDICT_RULES.at(-1)?.when).toEqual({});
+  expect(checks.map((c) => c.check)).toEqual(CHECKS.map((c) => c.key));
+  for (const { text } of checks) expect(text.length).toBeGreaterThan(10);
+  expect(checks.filter((c) => c.answer === 'notYet').map((c) => c.check)).toEqual(['timing']);
 });
 
 test.each([
@@ -159,4 +159,27 @@ test('granite dust does not supply potassium by its total', () => {
   const judged = judge(claim({ ...dust, directions: [direction('500 g/m²', 1)] }, ['K']));
   expect(judged.verdict).not.toBe('Stands where …');
   expect(judged.checks[1]!.figures[0]!.value.high).toBeLessThan(40);
+});
+
+test('why it is not surer is told: what is not settled of a figure, and of an effect what its studies, what came along and who says it take away', () => {
+  const figure = judge(claim({ analysis: [line('N', 6)], directions: [direction('100 g/m²', 1)] }, ['N']));
+  expect(figure.lessSure).toEqual(['the timing is not settled']);
+  const wet = bag({ form: 'liquid' });
+  const effect = judge({ ...claim(wet, []), product: wet, interest: 'seller' });
+  expect(effect.lessSure).toEqual([
+    'no study',
+    'something else that came along could do it',
+    'those who say it earn by it',
+  ]);
+});
+
+test('a check can be answered otherwise with a reason: the verdict follows, and the program’s own answer is kept', () => {
+  const full = claim({ analysis: [line('N', 6)], directions: [direction('200 g/m²', 1)] }, ['N']);
+  const before = judge(full);
+  expect(before.checks[1]).toMatchObject({ check: 'dose', answer: 'supports', note: undefined });
+  const note = { check: 'dose', answer: 'against', reason: 'half of it blows away' } as const;
+  const after = judge({ ...full, notes: [note, { check: 'content', reason: 'seen on the sack' }] });
+  expect(after.verdict).toBe('Does not stand');
+  expect(after.checks[1]).toMatchObject({ answer: 'supports', note });
+  expect(after.checks[0]).toMatchObject({ answer: 'supports', note: { reason: 'seen on the sack' } });
 });

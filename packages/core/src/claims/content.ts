@@ -3,7 +3,9 @@ import { analyteName, symbolIn, type Nutrient } from '../nutrient/index.js';
 import { capital, formatGivenRange, formatTrimmedRange, measure, ofWhat } from '../quantity/index.js';
 import { materialHolds, massFraction, readIngredients, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
+import { carbonBound } from './carbon.js';
 import { joinAnswers, type CheckResult, type Claim } from './claim.js';
+import { shortBag } from './shortBag.js';
 
 interface Finding {
   readonly answer: Answer;
@@ -72,19 +74,51 @@ function findingFor(product: Product, nutrient: Nutrient): Finding {
   }
 }
 
-/** Check 1, content: does the analysis hold what the mechanism needs? Not declared is not the same as none. */
-export function contentCheck({ product, needs }: Claim): CheckResult {
-  if (needs.length === 0)
+/** For a claim of stored carbon: no more than its calcium and magnesium can bind. */
+function carbonFinding(product: Product): Finding {
+  const { most, carbonate } = carbonBound(product);
+  if (carbonate)
+    return { answer: 'against', text: 'Its calcium and magnesium are bound as carbonate already: it binds no more.' };
+  if (!most)
+    return {
+      answer: 'cannotTell',
+      text: 'Neither calcium nor magnesium is told, so what it can bind is not known. Carbon that it holds itself is not counted here.',
+    };
+  if (most.value.high <= 0) return { answer: 'against', text: 'It holds no calcium or magnesium to bind CO₂ with.' };
+  const bound = `${formatTrimmedRange(most.value)} kg CO₂ a kg`;
+  return {
+    answer: 'cannotTell',
+    text: `At most ${bound} can be bound, once all of it has weathered; over which years, and what its making gave off, has to be told beside it.`,
+    figure: most,
+  };
+}
+
+/** What lab slips say of the guarantee; nothing where there are none. */
+function slipFindings({ product, slips }: Claim): readonly Finding[] {
+  if (!slips || slips.slips.length === 0) return [];
+  const { findings, answer, text } = shortBag(product, slips);
+  return [{ answer, text: [...findings.map((f) => f.text), ...(findings.length > 1 ? [text] : [])].join(' ') }];
+}
+
+/** Check 1, content: does the analysis hold what the mechanism needs, and what the label guarantees? Not declared is not the same as none. */
+export function contentCheck(claim: Claim): CheckResult {
+  const { product, needs, kind } = claim;
+  const findings = [
+    ...(kind === 'storesCarbon' ? [carbonFinding(product)] : []),
+    ...needs.map((nutrient) => findingFor(product, nutrient)),
+    ...slipFindings(claim),
+  ];
+  if (findings.length === 0)
     return {
       check: 'content',
       answer: 'notRelevant',
       text: 'The mechanism is not a supply of nutrients.',
       figures: [],
     };
-  const findings = needs.map((nutrient) => findingFor(product, nutrient));
+  const relevant = findings.map((f) => f.answer).filter((a) => a !== 'notRelevant');
   return {
     check: 'content',
-    answer: joinAnswers(findings.map((f) => f.answer)),
+    answer: joinAnswers(relevant),
     text: findings.map((f) => f.text).join(' '),
     figures: findings.flatMap((f) => (f.figure ? [f.figure] : [])),
   };

@@ -15,7 +15,7 @@ import {
 } from '../quantity/index.js';
 import { densityFigure, directionsBy, supplyFraction, type Direction, type Product } from '../shelf/index.js';
 import type { Answer } from './checks.js';
-import { joinAnswers, type CheckResult, type Claim } from './claim.js';
+import { doseWords, joinAnswers, type CheckResult, type Claim } from './claim.js';
 
 /** Shares of a season's need that decide the dose check. Below the first it cannot matter; from the second on it can. */
 export const DOSE_RULE = { tooLittle: 0.05, material: 0.25 } as const;
@@ -116,7 +116,7 @@ export function shareOfNeed(claim: Claim, nutrient: Nutrient): Finding {
   const fraction = reading.kind === 'figure' ? reading.figure : reading.limit;
   const share = asShareOfNeed(broughtPerYear(rate.figure, fraction, nutrient), need, nutrient);
   if (!share) return { answer: 'cannotTell', text: `The need for ${name} is not bounded above zero.` };
-  const text = `The label rate brings ${formatTrimmedRange(share.value)} % of one season’s ${name} for ${claim.crop.name.toLowerCase()}.`;
+  const text = `${doseWords(claim)} brings ${formatTrimmedRange(share.value)} % of one season’s ${name} for ${claim.crop.name.toLowerCase()}.`;
   if (share.value.high < 100 * DOSE_RULE.tooLittle) return { answer: 'against', text, share };
   return { answer: share.value.low >= 100 * DOSE_RULE.material ? 'supports' : 'cannotTell', text, share };
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bag, direction, line } from '../../test/bags.js';
 import { libraryCrop } from '../season/index.js';
-import type { CheckKey, Answer } from './checks.js';
+import { ANSWER_WORDS, type Answer } from './checks.js';
 import { joinAnswers, type Claim } from './claim.js';
 import { DOSE_RULE, doseCheck } from './dose.js';
 import { contentCheck } from './content.js';
@@ -11,7 +11,7 @@ import { judge, VERDICT_RULES } from './verdict.js';
 test('the table of rules is the one that the docs show, row by row', () => {
   const docs = readFileSync(join(__dirname, '../../../../docs/methods.md'), 'utf8');
   const rows = docs
-    .slice(docs.indexOf('| content'))
+    .slice(docs.indexOf('| about'))
     .split('\n\n', 1)[0]!
     .split('\n')
     .slice(2)
@@ -21,22 +21,17 @@ test('the table of rules is the one that the docs show, row by row', () => {
         .slice(1, -1)
         .map((cell) => cell.trim()),
     );
-  const words: Readonly<Partial<Record<Answer, string>>> = {
-    supports: 'supports',
-    against: 'against',
-    cannotTell: 'cannot tell',
-  };
-  const cell = (rule: (typeof VERDICT_RULES)[number], check: CheckKey): string =>
-    (rule.when[check] ?? []).map((a) => words[a]).join(' or ');
-  const own = VERDICT_RULES.map((rule, i) => [
-    i === VERDICT_RULES.length - 1 ? 'otherwise' : cell(rule, 'content'),
-    cell(rule, 'dose'),
-    rule.verdict,
-    rule.sure,
+  const words: Readonly<Record<Answer, string>> = ANSWER_WORDS;
+  const cell = (asked: readonly Answer[] | undefined): string => (asked ?? []).map((a) => words[a]).join(' or ');
+  const own = VERDICT_RULES.map((r) => [
+    r.about,
+    cell(r.mechanism),
+    cell(r.evidence),
+    cell(r.condition),
+    r.verdict,
+    r.decidedBy.join(', '),
   ]);
-  expect(
-    rows.map(([content, dose, verdict, sure]) => [content, dose, verdict!.replace(/ the soil.*/, ''), sure]),
-  ).toEqual(own);
+  expect(rows).toEqual(own);
 });
 
 /** 100 g/m² a year of a product with so much nitrogen, on wheat that takes 8, 11, 15 g/m². */

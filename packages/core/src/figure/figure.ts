@@ -17,7 +17,14 @@ export interface Powers {
 /** How a figure came to be. */
 export type How =
   | { readonly kind: 'literal'; readonly provenance: LiteralOrigin; readonly source: string }
-  | { readonly kind: 'assumption'; readonly source: string }
+  | {
+      readonly kind: 'assumption';
+      readonly source: string;
+      /** By which the user's own figure takes its place; missing where none can. */
+      readonly key?: string | undefined;
+      /** What is usual, where the figure is the user's own. */
+      readonly usual?: Range | undefined;
+    }
   | { readonly kind: 'constant'; readonly source: string }
   | { readonly kind: 'operation'; readonly sign: Sign; readonly of: readonly Figure[] }
   | {

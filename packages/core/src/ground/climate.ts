@@ -1,4 +1,4 @@
-import { addDays } from '../quantity/index.js';
+import { addDays, daysBetween } from '../quantity/index.js';
 import { dayOfYear, MONTH_LENGTHS, soilTemperature, YEAR_DAYS, type TemperatureRecord } from './soilTemperature.js';
 
 /** Water in a usual year: twelve monthly sums in mm each, January first. */
@@ -35,8 +35,16 @@ export interface DailyLog {
   readonly series: Readonly<Partial<Record<Logged, readonly (number | null)[]>>>;
 }
 
+type ByDay = readonly (number | undefined)[];
+/** Logs never change in place: what was read off some once holds as long as they are there. */
+const readOff = new WeakMap<readonly DailyLog[], Map<Logged, ByDay>>();
+
 /** What the logs measured on each day of the year, the latest year outranking earlier ones; undefined where none did. */
-function byDayOfYear(logs: readonly DailyLog[], what: Logged): readonly (number | undefined)[] {
+function byDayOfYear(logs: readonly DailyLog[], what: Logged): ByDay {
+  const known = readOff.get(logs) ?? new Map<Logged, ByDay>();
+  readOff.set(logs, known);
+  const held = known.get(what);
+  if (held) return held;
   const found: { value: number; on: string }[] = [];
   for (const { from, series } of logs) {
     series[what]?.forEach((value, i) => {
@@ -46,7 +54,19 @@ function byDayOfYear(logs: readonly DailyLog[], what: Logged): readonly (number 
       if ((found[at]?.on ?? '') <= on) found[at] = { value, on };
     });
   }
-  return Array.from({ length: YEAR_DAYS }, (_, day) => found[day]?.value);
+  const byDay = Array.from({ length: YEAR_DAYS }, (_, day) => found[day]?.value);
+  known.set(what, byDay);
+  return byDay;
+}
+
+/** What a logger measured on a day itself, the last log outranking earlier ones; undefined where none did. */
+export function loggedOn(logs: readonly DailyLog[], what: Logged, on: string): number | undefined {
+  let found: number | undefined;
+  for (const { from, series } of logs) {
+    const value = series[what]?.[daysBetween(from, on)];
+    if (value !== undefined && value !== null) found = value;
+  }
+  return found;
 }
 
 /** Days of a year that a log covers for a quantity. @returns 0 to 365 */

@@ -2,7 +2,7 @@ export { biologyFactor, MEDIA, type Medium, MEDIUM_NAMES, type Site, type Textur
 export { dayOfYear, MONTH_LENGTHS, type TemperatureRecord, YEAR_DAYS } from './soilTemperature.js';
 export { mediumVolume, plotArea, type Shape, type ShapeKind, SHAPES } from './shape.js';
 export { MOST_SIDES, type Point, type PolygonPlan, polygonPlan } from './polygon.js';
-export { type SodicSchool } from './soilChemistry.js';
+export { soilMass, type SodicSchool } from './soilChemistry.js';
 export {
   type Cation,
   SOIL_ANALYTE_NAMES,
@@ -13,6 +13,7 @@ export {
   type SoilAnalyte,
   soilClass,
   type SoilFigure,
+  soilFigure,
   soilFigureProblem,
   type SoilMethod,
   type SoilReport,
@@ -42,9 +43,12 @@ export {
   LOGGED_LIMITS,
   LOGGED_NAMES,
   loggedDays,
+  loggedOn,
   siteSoilTemperature,
 } from './climate.js';
 export { ROOT_LAYER_M, siteWaterBalance, waterAssumptions, type WaterBalance, waterYear } from './waterBalance.js';
+export { type Advice, parseAdvice } from './advice.js';
+export { type WeatherYear, weatherYears } from './weatherYears.js';
 export { MOST_LOGGED_DAYS, readLogger } from './logger.js';
 export { waterImplications } from './irrigationWater.js';
 export {

@@ -3,16 +3,17 @@ import {
   daysBetween,
   decimalMarkIn,
   findUnit,
+  orderBySteps,
   parseNumber,
   readDate,
   slashOrder,
   type DecimalMark,
 } from '../quantity/index.js';
-import { loggerWord, mayRun } from '../reading/index.js';
+import { inOtherLanguage, loggerWord, mayRun } from '../reading/index.js';
 import { LOGGED, LOGGED_LIMITS, type DailyLog, type Logged } from './climate.js';
 
-/** Most days one log may hold: some three years. */
-export const MOST_LOGGED_DAYS = 1200;
+/** Most days one log may hold: some forty years. */
+export const MOST_LOGGED_DAYS = 15_000;
 
 interface LoggerColumn {
   readonly heading: string;
@@ -59,6 +60,34 @@ function headingRow(rows: readonly (readonly string[])[]): number {
   return Math.max(0, at);
 }
 
+/** The heading and the row it ends on: rows of words below it, such as units, belong to it. */
+function headingOf(rows: readonly (readonly string[])[]): {
+  readonly heading: readonly string[] | undefined;
+  readonly headingAt: number;
+} {
+  const at = headingRow(rows);
+  const words = rows.slice(at + 1, at + 4);
+  const below = words.findIndex((cells) => cells.some((cell) => /\d/.test(cell)));
+  const units = words.slice(0, below < 0 ? words.length : below);
+  const heading = rows[at]?.map((cell, i) => [cell, ...units.map((cells) => cells[i] ?? '')].join(' ').trim());
+  return { heading, headingAt: at + units.length };
+}
+
+/** Where roots take up most, and most nitrogen is set free. */
+const TOP_CM = 10;
+const depthOf = (heading: string): number | undefined => {
+  const [, number, unit] = /(\d+(?:\.\d+)?)\s*(cm|in(?:ch(?:es)?)?)(?![a-z])/i.exec(heading) ?? [];
+  return number === undefined ? undefined : Number(number) * (unit?.toLowerCase() === 'cm' ? 1 : 2.54);
+};
+/** Of soil temperatures at several depths the one nearest to 10 cm: a mean of two depths is the temperature of neither. */
+function oneDepth(columns: readonly LoggerColumn[]): readonly LoggerColumn[] {
+  const depths = columns.map((c) => (c.means === 'soilC' ? depthOf(c.heading) : undefined));
+  const told = depths.flatMap((d) => d ?? []);
+  if (new Set(told).size < 2) return columns;
+  const nearest = told.reduce((best, d) => (Math.abs(d - TOP_CM) < Math.abs(best - TOP_CM) ? d : best));
+  return columns.map((c, i) => (depths[i] === undefined || depths[i] === nearest ? c : { ...c, means: undefined }));
+}
+
 /** The column of dates: of several that say so, such as time and date, the first that holds dates. */
 function dateColumn(columns: readonly LoggerColumn[], data: readonly (readonly string[])[]): number {
   const named = columns.flatMap((c, at) => (c.means === 'date' ? [at] : []));
@@ -80,7 +109,10 @@ function isRunning(
     const read = parseNumber((cells[at] ?? '').trim(), mark);
     return read.ok ? [read.value] : [];
   });
-  return values.length >= LEAST_RUN && values.every((v, i) => i === 0 || v >= (values[i - 1] ?? 0));
+  const [first = 0, last = 0] = [values[0], values.at(-1)];
+  // A counter that begins far above what it grew by has run before.
+  const ran = values.length > 2 && first > last - first;
+  return (ran || values.length >= LEAST_RUN) && values.every((v, i) => i === 0 || v >= (values[i - 1] ?? 0));
 }
 
 interface DatedRow {
@@ -113,12 +145,11 @@ function increments(): (total: number) => number {
  * @example readLogger([['date', 'soil °C'], ['2026-05-01 06:00', '9.5'], ['2026-05-01 18:00', '12.5']]) // one day, 11 °C
  */
 export function readLogger(rows: readonly (readonly string[])[]): LoggerReading {
-  const headingAt = headingRow(rows);
-  const heading = rows[headingAt];
+  const { heading, headingAt } = headingOf(rows);
   const data = rows.slice(headingAt + 1);
   if (!heading || data.length === 0)
     return { kind: 'unreadable', reason: 'Expected a heading line and at least one reading.' };
-  const columns = heading.map(columnOf);
+  const columns = oneDepth(heading.map(columnOf));
   const dateAt = dateColumn(columns, data);
   if (dateAt < 0)
     return {
@@ -143,7 +174,8 @@ export function readLogger(rows: readonly (readonly string[])[]): LoggerReading 
       .map((cells) => named.map(({ at }) => cells[at] ?? '').join('\n'))
       .join('\n'),
   );
-  const order = slashOrder(data.map((cells) => cells[dateAt] ?? ''));
+  const dated = data.map((cells) => cells[dateAt] ?? '');
+  const order = slashOrder(dated) ?? orderBySteps(dated) ?? (inOtherLanguage(heading) ? 'day' : undefined);
   const inOrder = inTime(
     data.map((cells, i) => ({ cells, row: headingAt + i + 2, date: readDate(cells[dateAt] ?? '', order) })),
   );

@@ -1,4 +1,4 @@
-import { assumption, type Figure } from '../figure/index.js';
+import { assumption, type Figure, type OwnFigure } from '../figure/index.js';
 import type { Range } from '../quantity/index.js';
 import type { Climate, DailyLog } from './climate.js';
 import type { TemperatureRecord } from './soilTemperature.js';
@@ -17,6 +17,8 @@ export interface Site {
   readonly temperature: TemperatureRecord;
   /** Water that comes and goes in a usual year; not known when missing. */
   readonly climate?: Climate | undefined;
+  /** Figures of the grower's own in the place of what is assumed. */
+  readonly ownFigures?: readonly OwnFigure[] | undefined;
   /** What loggers measured, which outranks the usual year on the days they cover. */
   readonly logged?: readonly DailyLog[] | undefined;
 }

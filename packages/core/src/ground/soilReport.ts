@@ -1,4 +1,5 @@
 import { constant, literal, product, type Figure } from '../figure/index.js';
+import type { Advice } from './advice.js';
 import { declaredRange, PH, type DeclaredValue } from '../quantity/index.js';
 
 /** What a soil report speaks of. Elements are what an extract of the named method holds, not a total. */
@@ -105,6 +106,8 @@ export interface SoilReport {
   readonly sampledOn: string;
   readonly depthM: number;
   readonly figures: readonly SoilFigure[];
+  /** What the laboratory recommends to give. */
+  readonly advice?: Advice | undefined;
 }
 
 /**

@@ -3,10 +3,11 @@ import { productRelease, nitrogenBalance, RELEASE_DAYS, siteDays } from '../rele
 import { assumptionsIn } from '../figure/index.js';
 import { featherMeal, seasonOf } from '../../test/bags.js';
 import type { SiteInSeason } from '../season/index.js';
+import { between } from '../quantity/index.js';
 import { dailyWater, firstSoaking, loggedDays, siteSoilTemperature, type Climate } from './climate.js';
 import { waterImplications } from './irrigationWater.js';
 import { ROOT_LAYER_M, siteWaterBalance, waterBalance, waterYear, WATER_HOLDING } from './waterBalance.js';
-import { TEXTURES, type Site } from './site.js';
+import { TEXTURES } from './site.js';
 import { MONTH_LENGTHS, YEAR_DAYS } from './soilTemperature.js';
 import { wetness } from './wetness.js';
 
@@ -200,7 +201,7 @@ test('law: water in is what was stored, given back and drained, for any weather 
 });
 
 test('release takes the plot’s water: wet ground leaches nitrate, dry ground holds decomposition back, and nitrogen still adds up', () => {
-  const release = (given: Partial<Site>) => {
+  const release = (given: Partial<SiteInSeason>) => {
     const found = productRelease(featherMeal, { ...site, ...given }, { daysOnSurface: 0 });
     if (found.kind !== 'release') throw new Error(found.why);
     return found;
@@ -210,7 +211,14 @@ test('release takes the plot’s water: wet ground leaches nitrate, dry ground h
   const dry = release({ climate: { ...climate, rainMm: months(0), etMm: months(120) } });
   const end = RELEASE_DAYS;
   expect(unknown.run.leached[end]).toBe(0);
-  expect(wet.run.leached[end]).toBeGreaterThan(0.1);
+  expect(wet.run.leached[end]).toBeGreaterThan(0.05);
+  // Of 30 cm more is lost than of the whole depth that leeks root to.
+  const { season } = site;
+  const shallow = release({
+    climate: { ...climate, rainMm: months(120) },
+    season: { ...season, crop: { ...season.crop, rootingM: between(0.25, 0.3, 0.35) } },
+  });
+  expect(shallow.run.leached[end]!).toBeGreaterThan(1.15 * wet.run.leached[end]!);
   expect(dry.run.leached[end]).toBe(0);
   expect(dry.run.undecomposed[end]!).toBeGreaterThan(wet.run.undecomposed[end]!);
   for (const { run } of [unknown, wet, dry])

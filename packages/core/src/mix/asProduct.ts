@@ -1,7 +1,14 @@
 import type { Figure } from '../figure/index.js';
 import { FORM_NAMES, type NitrogenForm } from '../nutrient/index.js';
 import { addRanges, exact, plainAmount, scaleRange, type DeclaredValue, type Range } from '../quantity/index.js';
-import { massFraction, type AnalysisFigure, type Offer, type Product } from '../shelf/index.js';
+import {
+  massFraction,
+  readIngredients,
+  type AnalysisFigure,
+  type InsideBound,
+  type Offer,
+  type Product,
+} from '../shelf/index.js';
 import type { Mixture } from './mixture.js';
 
 /** As many digits as a label could ever stand for. */
@@ -46,6 +53,29 @@ const offerOf = (cost: Figure | undefined, currency: string | undefined): readon
     ? [{ size: 1, unit: 'kg', price: { amount: plainAmount(cost.value.mid.toFixed(4)), currency }, seenOn: undefined }]
     : [];
 
+/** What a bag's ingredients weigh in it: all of it where there is one, else what was worked out; undefined where that is not known. */
+function insideOf({ derivedFrom, inside }: Product): readonly InsideBound[] | undefined {
+  if (inside) return inside;
+  const { known, complete } = readIngredients(derivedFrom);
+  const [only, other] = known;
+  return complete && only && !other ? [{ name: only.name, low: 1, high: 1 }] : undefined;
+}
+
+/** What the ingredients of all parts weigh in a mix; undefined where one part's are not known. */
+function insideMix({ components, totalKg }: Mixture): readonly InsideBound[] | undefined {
+  const shares = new Map<string, InsideBound>();
+  for (const { product, kg } of components) {
+    const inside = insideOf(product);
+    if (!inside) return undefined;
+    for (const { name, low, high } of inside) {
+      const before = shares.get(name) ?? { name, low: 0, high: 0 };
+      const share = kg / totalKg;
+      shares.set(name, { name, low: before.low + low * share, high: before.high + high * share });
+    }
+  }
+  return [...shares.values()];
+}
+
 /**
  * A mix as a bag among bags: its analysis, what its parts cost, and what it is made of, the most first. Its price is per kg of mix, bought as its
  * parts are.
@@ -63,6 +93,7 @@ export function mixAsProduct(id: string, name: string, mix: Mixture): Product {
     grade: undefined,
     analysis: [...mix.analysis.map((n) => line(n.nutrient, n.basis, n.percent.value)), ...formsOf(mix)],
     derivedFrom: [...new Set(byMass.flatMap((p) => p.derivedFrom))],
+    inside: insideMix(mix),
     offers: offerOf(mix.costPerKg, mix.currency),
     directions: [],
     longevity: coated.length === 1 ? coated[0] : undefined,

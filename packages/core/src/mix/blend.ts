@@ -1,62 +1,23 @@
-import { compoundPerElement, symbolIn } from '../nutrient/index.js';
-import { formatGiven, formatTrimmed } from '../quantity/index.js';
-import { pricePerKg } from '../price/index.js';
-import { midSupply, type Grade, type GradePart, type Product } from '../shelf/index.js';
-import { commonestCurrency, mixture, type Chosen, type Component, type Mixture } from './mixture.js';
-import { solve, type LinearModel, type LpSolver, type Row, type Solution } from '../solve/index.js';
-
-/** What a mix should be. A grade fixes the strength; a ratio leaves it free. */
-export interface BlendTarget {
-  readonly kind: 'grade' | 'ratio';
-  readonly parts: Grade;
-  /** How far a named nutrient may exceed what is asked, as a share of the largest part; a part of 0 may reach this too. */
-  readonly tolerance: number;
-}
-
-export interface Shortfall {
-  readonly part: GradePart;
-  readonly symbol: string;
-  /** Reached against wanted, in the target's own numbers. */
-  readonly reached: number;
-  readonly kind: 'short' | 'over';
-  readonly message: string;
-}
-
-export type Blend =
-  | {
-      readonly kind: 'recipe';
-      readonly mixture: Mixture;
-      readonly fillerKg: number;
-      readonly minimised: 'cost' | 'mass';
-      /** Products left out because their price is unknown or in another currency. */
-      readonly leftOut: readonly string[];
-    }
-  | {
-      readonly kind: 'tooStrong';
-      readonly needsPercent: number;
-      readonly strongest: Mixture;
-      readonly strongestGrade: Grade;
-      readonly message: string;
-    }
-  | {
-      readonly kind: 'unreachable';
-      readonly shortfalls: readonly Shortfall[];
-      readonly closest: Mixture | undefined;
-      readonly message: string;
-    }
-  | {
-      /** It can be made, but only with products that have no price in the currency of the others. */
-      readonly kind: 'needsPrices';
-      readonly mixture: Mixture;
-      readonly fillerKg: number;
-      readonly without: readonly string[];
-      readonly message: string;
-    }
-  | { readonly kind: 'failed'; readonly message: string };
-
-/** Per product: how much of a grade part a kg of it brings, as a fraction in the part's basis. */
-const contentOf = (products: readonly Product[], part: GradePart): readonly number[] =>
-  products.map((p) => midSupply(p, part.nutrient) * compoundPerElement(part.basis));
+import type { Product } from '../shelf/index.js';
+import { relaxed, solve, type LinearModel, type LpSolver, type Solution } from '../solve/index.js';
+import { breakRules } from './breach.js';
+import { minds, shoppingFor } from './buying.js';
+import { asKilogram, toComponents, type Blend } from './found.js';
+import {
+  blendModel,
+  buys,
+  costing,
+  EVEN_WEIGHTS,
+  largest,
+  nutrientRows,
+  WEIGHED_AIMS,
+  weightedCosting,
+  type Aim,
+  type BlendTarget,
+  type Brief,
+  type Costed,
+} from './model.js';
+import { nearest, strongest, THIS } from './outOfReach.js';
 
 const STOPPED = {
   failed: 'it stopped with an error',
@@ -64,184 +25,17 @@ const STOPPED = {
   stopped: 'it ran out of time',
 } as const;
 
-const largest = (parts: Grade): number => Math.max(...parts.map((p) => p.amount));
-
-/** Named nutrients at least what is asked, at most the tolerance above it. Amounts as fractions of one unit of mix. */
-function nutrientRows(products: readonly Product[], target: BlendTarget): readonly Row[] {
-  const room = (target.tolerance * largest(target.parts)) / 100;
-  return target.parts.map((part) => ({
-    name: symbolIn(part.nutrient, part.basis),
-    coefficients: contentOf(products, part),
-    low: part.amount / 100,
-    high: part.amount / 100 + room,
-  }));
-}
-
-/** A bag cannot hold more than itself. */
-const full = (coefficients: readonly number[]): Row => ({ name: 'what a bag can hold', coefficients, high: 1 });
-
-/** A model that makes some cost of products as small as can be. */
-const least = (products: readonly Product[], costs: readonly number[], rows: readonly Row[]): LinearModel => ({
-  goal: 'least',
-  columns: products.map(({ name }, j) => ({ name, cost: costs[j] ?? 0 })),
-  rows,
-});
-
-/** What a bound is worth, in the objective, below which it is round-off. */
-const WORTH_NOTHING = 1e-9;
-const SIDES = { low: 'at its least', high: 'at its most' } as const;
-/** What a solution was chosen by, in words for the working. */
-const chosenBy = (objective: string, { rows }: Pick<Solution, 'rows'>): Chosen => ({
-  solver: 'HiGHS',
-  objective,
-  // A row that stands at its bound but is worth nothing holds nothing.
-  binds: rows.flatMap((r) => (r.binds && Math.abs(r.dual ?? 1) > WORTH_NOTHING ? [`${r.name} ${SIDES[r.binds]}`] : [])),
-});
-
-const ones = (n: number): readonly number[] => Array.from({ length: n }, () => 1);
-
-/** The products priced in the commonest currency; all of them, by mass, when none is priced. */
-function costing(products: readonly Product[]): {
-  readonly used: readonly Product[];
-  readonly costs: readonly number[] | undefined;
-  readonly leftOut: readonly Product[];
-} {
-  const currency = commonestCurrency(products);
-  if (currency === undefined) return { used: products, costs: undefined, leftOut: [] };
-  const priced = products.map((product) => ({ product, price: pricePerKg(product, currency) }));
-  const used = priced.filter((p) => p.price);
-  return {
-    used: used.map(({ product }) => product),
-    costs: used.map(({ price }) => price?.figure.value.mid ?? 0),
-    leftOut: priced.filter((p) => !p.price).map(({ product }) => product),
-  };
-}
-
-const toComponents = (products: readonly Product[], x: readonly number[]): readonly Component[] =>
-  products.map((product, j) => ({ product, kg: x[j] ?? 0 })).filter((c) => c.kg > 0);
-
-const total = (x: readonly number[]): number => x.reduce((a, b) => a + b, 0);
-
-/** The same recipe scaled to 1 kg. */
-function perKg(products: readonly Product[], x: readonly number[]): readonly Component[] {
-  const mass = total(x);
-  return toComponents(
-    products,
-    x.map((v) => v / mass),
-  );
-}
-
-/** The model of a target: its nutrients, and of a grade that the bag holds no more than itself. */
-const targetModel = (products: readonly Product[], costs: readonly number[], target: BlendTarget): LinearModel =>
-  least(products, costs, [
-    ...nutrientRows(products, target),
-    ...(target.kind === 'grade' ? [full(ones(products.length))] : []),
-  ]);
-
-/** A solution as 1 kg of mix: a grade is filled up, a ratio scaled. */
-function asKilogram(
+/** The lightest recipe of all the products, when those that the aim knows nothing of are what the others lack. */
+function withLeftOut(
   products: readonly Product[],
+  { leftOut, aim }: Costed,
   target: BlendTarget,
-  solution: Solution,
-  objective: string,
-): { readonly mixture: Mixture; readonly fillerKg: number } {
-  const { x } = solution;
-  const room = target.kind === 'grade' ? 1 - total(x) : 0;
-  const fillerKg = room > 1e-9 ? room : 0;
-  const components = target.kind === 'grade' ? toComponents(products, x) : perKg(products, x);
-  return { mixture: mixture(components, fillerKg, chosenBy(objective, solution)), fillerKg };
-}
-
-/** Nearest mix when the nutrients cannot all be had: the least sum of deviations, each relative to the largest part. */
-function nearest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
-  const rows = nutrientRows(products, target);
-  const n = products.length;
-  const k = rows.length;
-  // Unknowns: products, then a shortfall and an excess for each nutrient; a breath of mass cost keeps it from padding.
-  const elastic = (row: Row, i: number): Row => ({
-    ...row,
-    coefficients: [...row.coefficients, ...ones(2 * k).map((_, s) => (s === i ? 1 : s === k + i ? -1 : 0))],
-  });
-  const limit: readonly Row[] = target.kind === 'grade' ? [full([...ones(n), ...ones(2 * k).map(() => 0)])] : [];
-  const model: LinearModel = {
-    goal: 'least',
-    columns: [
-      ...products.map(({ name }) => ({ name, cost: 1e-6 })),
-      ...['short', 'over'].flatMap((side) => rows.map(({ name }) => ({ name: `${name} ${side}`, cost: 1 }))),
-    ],
-    rows: [...rows.map(elastic), ...limit],
-  };
-  const outcome = solve(model, solver);
-  if (outcome.kind !== 'optimal') return { kind: 'failed', message: 'The solver could not find even the nearest mix.' };
-  const x = outcome.x.slice(0, n);
-  const shortfalls = target.parts.flatMap((part, i): Shortfall[] => {
-    const symbol = symbolIn(part.nutrient, part.basis);
-    const reached = 100 * (rows[i]?.coefficients.reduce((s, c, j) => s + c * (x[j] ?? 0), 0) ?? 0);
-    const short = (outcome.x[n + i] ?? 0) * 100;
-    const over = (outcome.x[n + k + i] ?? 0) * 100;
-    if (short > 1e-6) {
-      const none = (rows[i]?.coefficients ?? []).every((c) => c === 0);
-      return [
-        {
-          part,
-          symbol,
-          reached,
-          kind: 'short',
-          message: none
-            ? `Nothing chosen contains ${symbol}.`
-            : `${symbol} reaches ${formatTrimmed(reached)} of ${formatGiven(part.amount)}.`,
-        },
-      ];
-    }
-    return over > 1e-6
-      ? [
-          {
-            part,
-            symbol,
-            reached,
-            kind: 'over',
-            message: `${symbol} comes along with the other nutrients: ${formatTrimmed(reached)} where ${formatGiven(part.amount)} is wanted.`,
-          },
-        ]
-      : [];
-  });
-  const closest =
-    total(x) > 1e-9 ? mixture(perKg(products, x), 0, chosenBy('least deviation from the target', outcome)) : undefined;
-  return {
-    kind: 'unreachable',
-    shortfalls,
-    closest,
-    message: `This ${target.kind} cannot be made from these materials. ${shortfalls.map((s) => s.message).join(' ')}`,
-  };
-}
-
-/** The ratio can be made but not at this strength: the most concentrated mix at that ratio. */
-function strongest(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
-  const outcome = solve(least(products, ones(products.length), nutrientRows(products, target)), solver);
-  if (outcome.kind !== 'optimal') return nearest(products, target, solver);
-  const mass = total(outcome.x);
-  const reachable = target.parts.map((part) => ({ ...part, amount: Number((part.amount / mass).toPrecision(4)) }));
-  const needs = mass * 100;
-  const shown = reachable.map((p) => `${formatTrimmed(p.amount)} % ${symbolIn(p.nutrient, p.basis)}`).join(', ');
-  return {
-    kind: 'tooStrong',
-    needsPercent: needs,
-    strongest: mixture(perKg(products, outcome.x), 0, chosenBy('least mass', outcome)),
-    strongestGrade: reachable,
-    message: `The materials for this grade would fill ${formatTrimmed(needs)} % of the bag. The strongest at this ratio is ${shown}.`,
-  };
-}
-
-/** The lightest recipe of all the products, when those without a price are what the priced ones lack. */
-function withoutPrices(
-  products: readonly Product[],
-  leftOut: readonly Product[],
-  target: BlendTarget,
+  rules: Brief['rules'],
   solver: LpSolver,
 ): Blend | undefined {
-  const outcome = solve(targetModel(products, ones(products.length), target), solver);
+  const outcome = solve(blendModel(costing(products, 'mass'), target, { rules, aim: 'mass' }), solver);
   if (outcome.kind !== 'optimal') return undefined;
-  const made = asKilogram(products, target, outcome, 'least mass');
+  const made = asKilogram(products, target, outcome, LEAST.mass);
   const without = made.mixture.components
     .map((c) => c.product)
     .filter((p) => leftOut.includes(p))
@@ -250,42 +44,164 @@ function withoutPrices(
     kind: 'needsPrices',
     ...made,
     without,
-    message: `This ${target.kind} takes ${without.join(' and ')}, which ${without.length === 1 ? 'has' : 'have'} no price in the currency of the others, so the cheapest recipe cannot be told. Here is the lightest; enter the price for the cheapest.`,
+    message: `${THIS[target.kind]} ${target.kind === 'amount' ? 'take' : 'takes'} ${without.join(' and ')}, which ${without.length === 1 ? 'has' : 'have'} ${
+      aim === 'salt'
+        ? 'no salt index, so the least salty recipe cannot be told. Here is the lightest.'
+        : 'no price in the currency of the others, so the cheapest recipe cannot be told. Here is the lightest; enter the price for the cheapest.'
+    }`,
   };
 }
 
+const LEAST: Readonly<Record<Aim, string>> = {
+  cost: 'least cost',
+  salt: 'least salt',
+  mass: 'least mass',
+  fewest: 'fewest materials',
+  weighted: 'least of several, as they count',
+};
+
+/** What is said where no mix meets the target with all the rules. */
+function impossible(
+  costed: Costed,
+  products: readonly Product[],
+  target: BlendTarget,
+  brief: Brief,
+  solver: LpSolver,
+): Blend {
+  const { rules } = brief;
+  if (rules.length > 0) {
+    const free = solve(blendModel(costing(products, 'mass'), target, { rules: [], aim: 'mass' }), solver);
+    if (free.kind === 'optimal') {
+      const breach = breakRules(costed, target, brief, solver);
+      return {
+        kind: 'ruledOut',
+        ...breach,
+        message: `These cannot all hold together: ${breach.between.join('; ')}.`,
+      };
+    }
+  }
+  // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
+  return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
+}
+
+const asksToBuy = ({ rules }: Brief): boolean => minds(rules).stock || minds(rules).packages;
+/** A ratio is bought for at the strength it has without minding what is bought: the amounts of the batch at that strength. */
+function atItsStrength(products: readonly Product[], target: BlendTarget, solver: LpSolver, brief: Brief): Blend {
+  const rules = brief.rules.filter((r) => r.kind !== 'stock' && r.kind !== 'packages');
+  const plain = blend(products, target, solver, { ...brief, rules });
+  if (plain.kind !== 'recipe' || !brief.batch) return plain;
+  const { components } = plain.mixture;
+  const first = target.parts.find((p) => p.amount > 0);
+  const [row] = first
+    ? nutrientRows(
+        components.map((c) => c.product),
+        { ...target, parts: [first] },
+        brief.hold,
+      )
+    : [];
+  const share = components.reduce((s, { kg }, j) => s + kg * (row?.coefficients[j] ?? 0), 0);
+  const per = first ? (share * brief.batch.kg) / first.amount : 0;
+  const parts = target.parts.map((p) => ({ ...p, amount: Number((p.amount * per).toPrecision(9)) }));
+  return blend(products, { ...target, kind: 'amount', parts }, solver, brief);
+}
+
+/** What a batch weighs and what is fetched for it. */
+function fetched(
+  used: readonly Product[],
+  target: BlendTarget,
+  { x, objective }: Solution,
+  brief: Brief,
+): Pick<Extract<Blend, { kind: 'recipe' }>, 'batchKg' | 'shopping' | 'spent'> {
+  const { batch, rules } = brief;
+  const spent = buys(target, brief) ? objective : undefined;
+  const components = toComponents(used, x.slice(0, used.length));
+  const mass = components.reduce((sum, c) => sum + c.kg, 0);
+  const batchKg = target.kind === 'amount' ? mass : undefined;
+  if (!batch) return { batchKg, shopping: undefined, spent };
+  const stockKg = minds(rules).stock ? batch.stockKg : {};
+  const kg = batchKg ?? batch.kg;
+  return { batchKg, spent, shopping: shoppingFor(components, { kg, stockKg }, target.kind === 'grade' ? 1 : mass) };
+}
+
+/** What is at hand without a price counts too where what is at hand counts: it costs nothing more. */
+function withAtHand(costed: Costed, { rules, batch }: Brief): Costed {
+  if (!minds(rules).stock || costed.aim !== 'cost') return costed;
+  const atHand = costed.leftOut.filter((p) => (batch?.stockKg[p.id] ?? 0) > 0);
+  return {
+    ...costed,
+    used: [...costed.used, ...atHand],
+    costs: [...costed.costs, ...atHand.map(() => 0)],
+    leftOut: costed.leftOut.filter((p) => !atHand.includes(p)),
+  };
+}
+
+/** What each product costs the aim of a brief; of several together, each is measured by the best mix for it alone. */
+function costedFor(products: readonly Product[], target: BlendTarget, brief: Brief, solver: LpSolver): Costed {
+  if (buys(target, brief)) return withAtHand(costing(products, 'cost'), brief);
+  if (brief.aim !== 'weighted') return costing(products, brief.aim);
+  const weights = brief.weights ?? EVEN_WEIGHTS;
+  const alone = WEIGHED_AIMS.filter((aim) => weights[aim] > 0).map((aim) => {
+    const { rules, hold } = brief;
+    const plain: Brief = { rules, aim, ...(hold ? { hold } : {}) };
+    const best = solve(blendModel(costing(products, aim), target, plain), solver, { seconds: SECONDS });
+    return [aim, best.kind === 'optimal' ? best.objective : 0] as const;
+  });
+  return alone.length === 0 ? costing(products, 'mass') : weightedCosting(products, weights, Object.fromEntries(alone));
+}
+
+/** How much better than the best so far a solution could be, as a share of it: what the model gives where whole numbers are not asked is a bound. */
+function gapOf({ objective }: Solution, model: LinearModel, solver: LpSolver): number {
+  const bound = solve(relaxed(model), solver);
+  return bound.kind === 'optimal' && objective > 0 ? Math.max(0, (objective - bound.objective) / objective) : 1;
+}
+
+const PLAIN: Brief = { rules: [], aim: 'cost' };
+/** Longer than this nobody waits for whole numbers; the best so far is taken, and that is said. */
+const SECONDS = 4;
+
 /**
- * The cheapest recipe that meets a target, per kg of mix, found by linear programming. Products with no price are left
- * out and named; when none has a price the lightest recipe is given instead.
+ * The best recipe that meets a target and the rules, per kg of mix, found by linear programming, with whole numbers where bags are counted. Products of
+ * which the aim knows nothing are left out and named; when none has a price the lightest recipe is given instead of the cheapest.
  *
  * @param products materials to choose from
  * @param target grade or ratio with its tolerance
  * @param solver an LP solver (HiGHS in the program)
- * @returns a recipe; or, at the wrong strength, the strongest reachable; or what is missing
+ * @param brief the rules that hold, and what is made small: the cost unless said
+ * @returns a recipe; or, at the wrong strength, the strongest reachable; or what is missing; or which rules cannot hold together
+ * @example blend(shelf, { kind: 'grade', parts: [{ nutrient: 'N', basis: 'element', amount: 6 }], tolerance: 0.1 }, highs, { rules: [{ kind: 'keep', what: 'noNitrate' }], aim: 'cost' })
  */
-export function blend(products: readonly Product[], target: BlendTarget, solver: LpSolver): Blend {
+export function blend(
+  products: readonly Product[],
+  target: BlendTarget,
+  solver: LpSolver,
+  brief: Brief = PLAIN,
+): Blend {
   if (products.length === 0) return { kind: 'failed', message: 'No materials are chosen, expected at least one.' };
   if (!(largest(target.parts) > 0))
     return { kind: 'failed', message: 'The target is all zeros, expected at least one nutrient above zero.' };
   const asked = target.parts.reduce((s, p) => s + p.amount, 0);
-  const { used, costs, leftOut } = costing(products);
+  if (target.kind === 'ratio' && brief.batch && asksToBuy(brief)) return atItsStrength(products, target, solver, brief);
+  const costed = costedFor(products, target, brief, solver);
+  const { used, leftOut, aim } = costed;
+  const model = blendModel(costed, target, brief);
   const outcome =
     target.kind === 'grade' && asked > 100
       ? ({ kind: 'infeasible' } as const)
-      : solve(targetModel(used, costs ?? ones(used.length), target), solver);
-  if (outcome.kind === 'failed' || outcome.kind === 'unbounded' || outcome.kind === 'stopped')
+      : solve(model, solver, { seconds: SECONDS });
+  if (outcome.kind === 'failed' || outcome.kind === 'unbounded' || (outcome.kind === 'stopped' && !outcome.best))
     return { kind: 'failed', message: `The solver gave no recipe: ${STOPPED[outcome.kind]}.` };
   if (outcome.kind === 'infeasible' && leftOut.length > 0 && asked <= 100) {
-    const lightest = withoutPrices(products, leftOut, target, solver);
+    const lightest = withLeftOut(products, costed, target, brief.rules, solver);
     if (lightest) return lightest;
   }
-  // What prices forbid, materials without a price might still allow: reachability is judged on all of them.
-  if (outcome.kind === 'infeasible')
-    return target.kind === 'grade' ? strongest(products, target, solver) : nearest(products, target, solver);
+  if (outcome.kind === 'infeasible') return impossible(costed, products, target, brief, solver);
+  const best = outcome.kind === 'stopped' ? (outcome.best as Solution) : outcome;
   return {
     kind: 'recipe',
-    ...asKilogram(used, target, outcome, costs ? 'least cost' : 'least mass'),
-    minimised: costs ? 'cost' : 'mass',
+    ...asKilogram(used, target, best, LEAST[aim]),
+    ...fetched(used, target, best, brief),
+    minimised: aim,
     leftOut: leftOut.map((p) => p.name),
+    gap: outcome.kind === 'optimal' ? 0 : gapOf(best, model, solver),
   };
 }

@@ -51,16 +51,31 @@ export interface Conflict {
 const traitsOf = (product: Product): ReadonlySet<Trait> =>
   new Set(readIngredients(product.derivedFrom).known.flatMap((m) => m.traits));
 
-/** Pairs of different products in a mix that should not be mixed or stored together, each with its reason. */
-export function conflictsIn(products: readonly Product[]): readonly Conflict[] {
+/** Two bags of a list, by their places, that must not meet, and why. */
+export interface Apart {
+  readonly first: number;
+  readonly second: number;
+  readonly reason: string;
+  readonly inSolution: boolean;
+}
+/** Pairs of different products that should not be mixed or stored together. */
+export function apartIn(products: readonly Product[]): readonly Apart[] {
   const traits = products.map(traitsOf);
   const has = (i: number, wanted: readonly Trait[]): boolean => wanted.some((t) => traits[i]?.has(t));
-  return products.flatMap((first, i) =>
-    products.slice(i + 1).flatMap((second, k) => {
-      const j = i + 1 + k;
-      return INCOMPATIBLE_PAIRS.filter((p) => (has(i, p.a) && has(j, p.b)) || (has(i, p.b) && has(j, p.a))).map(
-        ({ reason, inSolution }): Conflict => ({ between: [first.name, second.name], reason, inSolution }),
-      );
+  return products.flatMap((_, first) =>
+    products.slice(first + 1).flatMap((__, k) => {
+      const second = first + 1 + k;
+      return INCOMPATIBLE_PAIRS.filter(
+        (p) => (has(first, p.a) && has(second, p.b)) || (has(first, p.b) && has(second, p.a)),
+      ).map(({ reason, inSolution }): Apart => ({ first, second, reason, inSolution }));
     }),
   );
 }
+
+/** Pairs of different products in a mix that should not be mixed or stored together, each with its reason. */
+export const conflictsIn = (products: readonly Product[]): readonly Conflict[] =>
+  apartIn(products).map(({ first, second, reason, inSolution }) => ({
+    between: [products[first]?.name ?? '', products[second]?.name ?? ''],
+    reason,
+    inSolution,
+  }));

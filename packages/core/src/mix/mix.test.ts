@@ -1,13 +1,15 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
-import { bag, boneMeal, featherMeal, line, potash, priced, straw, urea } from '../../test/bags.js';
+import { bag, boneMeal, featherMeal, grade, line, potash, priced, straw, urea } from '../../test/bags.js';
 import { everyFigure, operandsOf } from '../figure/figure.js';
 import { compoundPerElement } from '../nutrient/index.js';
-import { midFraction, parseGrade, type Grade, type Product } from '../shelf/index.js';
-import { blend, type Blend } from './blend.js';
+import { midFraction, type Grade, type Product } from '../shelf/index.js';
+import { blend } from './blend.js';
+import type { Blend } from './found.js';
 import { conflictsIn } from './incompatible.js';
 import type { LpSolver } from '../solve/index.js';
-import { commonestCurrency, mixture, readParts } from './mixture.js';
+import { commonestCurrency } from '../price/index.js';
+import { mixture, readParts } from './mixture.js';
 import { weighOut } from './parts.js';
 
 let solver: LpSolver;
@@ -15,11 +17,6 @@ beforeAll(async () => {
   solver = await loadHighs();
 });
 
-const grade = (text: string): Grade => {
-  const parsed = parseGrade(text);
-  if (parsed.kind !== 'one') throw new Error(text);
-  return parsed.grade;
-};
 const recipe = (found: Blend): Extract<Blend, { kind: 'recipe' }> => {
   if (found.kind !== 'recipe') throw new Error(`${found.kind}: ${found.message}`);
   return found;
@@ -297,8 +294,31 @@ test('what the solver weighed out says so, with what was minimised and what hold
       kind: 'solved',
       solver: 'HiGHS',
       objective: 'least cost',
-      binds: ['N at its least', 'K₂O at its least'],
+      binds: ['10 N at its least', '10 K₂O at its least'],
     });
   const typed = mixture([{ product: urea, kg: 1 }]);
   expect(everyFigure(typed.costPerKg!).some((f) => f.how.kind === 'solved')).toBe(false);
+});
+
+test('parts and amounts side by side need to know what a part is', () => {
+  const meal = { ...featherMeal, densityKgPerL: 0.6 };
+  const typed = [
+    { product: meal, parts: 4 },
+    { product: potash, parts: 300, unit: 'g' },
+    { product: meal, parts: 2, unit: 'L' },
+  ];
+  expect(readParts(typed, 'volume')).toEqual({ kind: 'needsPart' });
+  const read = readParts(typed, 'volume', { amount: 250, unit: 'mL' });
+  if (read.kind !== 'components') throw new Error(read.kind);
+  // 4 × 0.25 L × 0.6 kg/L, 0.3 kg, and 2 L × 0.6 kg/L.
+  expect(read.components.map((c) => c.kg)).toEqual([
+    expect.closeTo(0.6, 12),
+    expect.closeTo(0.3, 12),
+    expect.closeTo(1.2, 12),
+  ]);
+  // Amounts alone need no part; one of them by volume without a density does need that.
+  expect(readParts([{ product: { ...potash, densityKgPerL: undefined }, parts: 1, unit: 'L' }], 'weight')).toEqual({
+    kind: 'needsDensity',
+    products: [potash.name],
+  });
 });

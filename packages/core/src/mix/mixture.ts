@@ -1,7 +1,7 @@
 import { inPercent, literal, product as times, quotient, solved, sum, type Figure } from '../figure/index.js';
-import { inCurrency, measure, ofWhat, per } from '../quantity/index.js';
+import { inCurrency, measure, ofWhat, per, unitOf } from '../quantity/index.js';
 import { analyteName, NUTRIENTS, symbolIn, type Basis, type Nutrient } from '../nutrient/index.js';
-import { pricePerKg, pricesPerKg } from '../price/index.js';
+import { commonestCurrency, pricePerKg } from '../price/index.js';
 import { densityMid, inBasis, supplyFraction, type Product } from '../shelf/index.js';
 import { MixError } from '../errors.js';
 
@@ -135,37 +135,50 @@ export function mixture(components: readonly Component[], fillerKg = 0, chosen?:
   };
 }
 
-/** The currency most of some products are priced in; of several alike, the first in the alphabet. Undefined when none is priced. */
-export function commonestCurrency(products: readonly Product[]): string | undefined {
-  const count = new Map<string, number>();
-  for (const product of products)
-    for (const { currency } of pricesPerKg(product)) count.set(currency, (count.get(currency) ?? 0) + 1);
-  const [most] = [...count].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1));
-  return most?.[0];
-}
-
-/** One line of a recipe as a person typed it. */
+/** One line of a recipe as a person typed it: so many parts, or so much in a unit of weight or volume. */
 export interface TypedPart {
   readonly product: Product;
   readonly parts: number;
+  /** Symbol of a unit; parts where it is missing. */
+  readonly unit?: string | undefined;
+}
+/** What one part is, where parts stand beside weights and volumes. */
+export interface OnePart {
+  readonly amount: number;
+  readonly unit: string;
 }
 
 export type PartsReading =
   | { readonly kind: 'components'; readonly components: readonly Component[] }
-  | { readonly kind: 'needsDensity'; readonly products: readonly string[] };
+  | { readonly kind: 'needsDensity'; readonly products: readonly string[] }
+  /** Parts and amounts stand side by side, and nobody said what a part is. */
+  | { readonly kind: 'needsPart' };
+
+/** So much of it in kg; undefined where it is a volume and the density is not known. */
+function inKilograms(product: Product, amount: number, unit: string): number | undefined {
+  const { factor, dimension } = unitOf(unit);
+  if (dimension === 'mass') return amount * factor;
+  const density = densityMid(product);
+  return density === undefined ? undefined : amount * factor * density;
+}
 
 /**
- * Parts by weight or by volume as masses. By volume each part weighs its bulk density; the same recipe read the other
- * way can be 40 % off, so the caller always says which is meant.
+ * Parts and amounts as masses. By volume each part weighs its bulk density; the same recipe read the other way can be 40 % off, so the caller always says
+ * which is meant. Amounts in units of their own stand beside parts only where it is said what a part is.
+ * @param by how parts without a unit are measured
+ * @param onePart what one of them is
  * @example readParts([{ product: meal, parts: 2 }], 'volume') // 2 L × 0.6 kg/L = 1.2 kg
  */
-export function readParts(parts: readonly TypedPart[], by: 'weight' | 'volume'): PartsReading {
-  if (by === 'weight')
-    return { kind: 'components', components: parts.map(({ product, parts: kg }) => ({ product, kg })) };
-  const lacking = parts.filter((p) => p.parts > 0 && densityMid(p.product) === undefined).map((p) => p.product.name);
+export function readParts(parts: readonly TypedPart[], by: 'weight' | 'volume', onePart?: OnePart): PartsReading {
+  const bare = parts.some((p) => p.parts > 0 && p.unit === undefined);
+  if (bare && !onePart && parts.some((p) => p.parts > 0 && p.unit !== undefined)) return { kind: 'needsPart' };
+  const one = onePart ?? { amount: 1, unit: by === 'weight' ? 'kg' : 'L' };
+  const weighed = parts.map(({ product, parts: n, unit }) => ({
+    product,
+    kg:
+      n <= 0 ? 0 : unit === undefined ? inKilograms(product, n * one.amount, one.unit) : inKilograms(product, n, unit),
+  }));
+  const lacking = weighed.filter((w) => w.kg === undefined).map((w) => w.product.name);
   if (lacking.length > 0) return { kind: 'needsDensity', products: lacking };
-  return {
-    kind: 'components',
-    components: parts.map(({ product, parts: litres }) => ({ product, kg: litres * (densityMid(product) ?? 0) })),
-  };
+  return { kind: 'components', components: weighed.map(({ product, kg }) => ({ product, kg: kg ?? 0 })) };
 }

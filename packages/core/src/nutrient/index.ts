@@ -1,3 +1,4 @@
+export { ATOMIC_WEIGHT, molarMass } from './atoms.js';
 export {
   type Analyte,
   analyteName,

@@ -78,10 +78,37 @@ const COMPOUNDS: Readonly<Record<string, { readonly element: Nutrient; readonly 
   SO3: { element: 'S', composition: { S: 1, O: 3 } },
   Na2O: { element: 'Na', composition: { Na: 2, O: 1 } },
   SiO2: { element: 'Si', composition: { Si: 1, O: 2 } },
+  MgCO3: { element: 'Mg', composition: { Mg: 1, C: 1, O: 3 } },
+  Fe2O3: { element: 'Fe', composition: { Fe: 2, O: 3 } },
+  MnO: { element: 'Mn', composition: { Mn: 1, O: 1 } },
+  ZnO: { element: 'Zn', composition: { Zn: 1, O: 1 } },
+  CuO: { element: 'Cu', composition: { Cu: 1, O: 1 } },
+  SO4: { element: 'S', composition: { S: 1, O: 4 } },
+  PO4: { element: 'P', composition: { P: 1, O: 4 } },
+  B2O3: { element: 'B', composition: { B: 2, O: 3 } },
   NO3: { element: 'N', composition: { N: 1, O: 3 } },
   NH4: { element: 'N', composition: { N: 1, H: 4 } },
 };
-export const COMPOUND_BASES = ['P2O5', 'K2O', 'CaO', 'CaCO3', 'MgO', 'SO3', 'Na2O', 'SiO2', 'NO3', 'NH4'] as const;
+export const COMPOUND_BASES = [
+  'P2O5',
+  'K2O',
+  'CaO',
+  'CaCO3',
+  'MgO',
+  'SO3',
+  'Na2O',
+  'SiO2',
+  'MgCO3',
+  'Fe2O3',
+  'MnO',
+  'ZnO',
+  'CuO',
+  'SO4',
+  'PO4',
+  'B2O3',
+  'NO3',
+  'NH4',
+] as const;
 export type CompoundBasis = (typeof COMPOUND_BASES)[number];
 /** `element`, or the compound the figure was declared as. */
 export type Basis = 'element' | CompoundBasis;

@@ -1,4 +1,44 @@
 export { type Cost, COST_REASONS, costAtOffer, type CostQuestion, costsPerUnit } from './costPerUnit.js';
 export { rankByCost, type RankedCost, type RankedList, type Ranking } from './rank.js';
 export { currentOffers } from './currentOffers.js';
-export { priceHistory, pricePerKg, pricesPerKg } from './pricePerKg.js';
+export {
+  asCounted,
+  type Counting,
+  type ExchangeRate,
+  handlingCost,
+  handlingPerKg,
+  type HourlyRate,
+} from './counted.js';
+export { priceHistory, pricePerKg, pricesPerKg, type SeenPrice } from './pricePerKg.js';
+export {
+  cheapestSupply,
+  type Cheapest,
+  pricedShelf,
+  type PricedBag,
+  type PricedShelf,
+  type Wanted,
+} from './pricedShelf.js';
+export { type Replacement, replacementValue } from './replacement.js';
+export { type ReferencePrices, referencePrices, type Residual, residualCost } from './residual.js';
+export {
+  cheapestPurchase,
+  type Crossing,
+  crossings,
+  type Package,
+  packagesOf,
+  paysFrom,
+  type PaysFrom,
+  type Purchase,
+} from './wholePackages.js';
+export { type ArrivingCost, costArriving } from './arriving.js';
+export { commonestCurrency } from './commonestCurrency.js';
+export { type Preference, type PreferencePrice, preferencePrices } from './preferences.js';
+export { type ProgrammeCost, programmeCost } from './programmeCost.js';
+export {
+  type ListCells,
+  type ListedPrice,
+  offersAfter,
+  type PriceChange,
+  priceChanges,
+  readListed,
+} from './priceList.js';

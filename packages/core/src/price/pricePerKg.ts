@@ -9,7 +9,12 @@ export interface PricePerKg {
 }
 
 /** What one package of a bag costs: the same quantity wherever it is asked for. */
-export const priceFigure = ({ id }: Pick<Product, 'id'>, { size, unit, seller, seenOn }: Offer, price: Money): Figure =>
+export const priceFigure = (
+  { id }: Pick<Product, 'id'>,
+  { size, unit, seller, seenOn, madeOf }: Offer,
+  price: Money,
+): Figure =>
+  madeOf ??
   identified(
     literal(
       'price of the package',

@@ -28,6 +28,22 @@ export function slashOrder(texts: readonly string[]): SlashOrder {
   return dayFirst === monthFirst ? undefined : dayFirst ? 'day' : 'month';
 }
 
+/** Days between readings of a logger that are told apart from months. */
+const LONG_STEP = 20;
+/** Dates that follow each other day by day under one reading, and month by month under the other, are days. @example orderBySteps(['3/4/2026', '4/4/2026', '5/4/2026']) // 'day' */
+export function orderBySteps(texts: readonly string[]): SlashOrder {
+  const steps = (order: SlashOrder): boolean => {
+    const days = [...new Set(texts.flatMap((text) => readDate(text, order) ?? []))];
+    const gaps = days.slice(1).map((day, i) => Math.abs(daysBetween(days[i] ?? day, day)));
+    return gaps.length > 1 && gaps.every((gap) => gap < LONG_STEP);
+  };
+  const [day, month] = [steps('day'), steps('month')];
+  return day === month ? undefined : day ? 'day' : 'month';
+}
+
+/** Seconds or milliseconds since 1970, as some loggers count. */
+const SINCE_1970 = /^\s*(1\d{9}|1\d{12})\s*$/;
+
 /**
  * An ISO date from the ways people and loggers write one. 03/04/2026 could be March or April and is not guessed.
  * @param order which comes first before a stroke, where other dates of the same hand tell
@@ -36,6 +52,8 @@ export function slashOrder(texts: readonly string[]): SlashOrder {
  * @example readDate('14 mai 2026') // '2026-05-14'
  */
 export function readDate(text: string, order?: SlashOrder): string | undefined {
+  const counted = SINCE_1970.exec(text)?.[1];
+  if (counted) return new Date(Number(counted.padEnd(13, '0'))).toISOString().slice(0, 10);
   const iso = /^\s*(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/.exec(text);
   if (iso) return dateOf(iso[1], iso[2], iso[3]);
   const dotted = /^\s*(\d{1,2})\.(\d{1,2})\.(\d{4}|\d{2})(?!\d)/.exec(text);

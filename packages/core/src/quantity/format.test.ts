@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { formatFixed, formatGiven, formatNumber, formatRange, formatTrimmed, formatTrimmedRange } from './format.js';
+import {
+  formatFixed,
+  formatGiven,
+  formatNumber,
+  formatGivenRange,
+  formatRange,
+  formatTrimmed,
+  formatTrimmedRange,
+} from './format.js';
 import { addMoney, formatMoney, money, scaleMoney } from './money.js';
 
 test('shows so many significant figures, grouped', () => {
@@ -62,3 +70,9 @@ test('money rounds half up to cents when shown', () =>
 test.each(['-1', '1.23456', '1e5', '', '12,5'])('an amount of %j is refused', (amount) =>
   expect(() => money(amount, 'EUR')).toThrow(/expected an amount/),
 );
+
+test('between the ends of a range from below zero stands a word, since a dash would be read as a minus', () => {
+  expect(formatGivenRange({ low: -11.7, mid: -10, high: -9.1 })).toBe('−11.7 to −9.1');
+  expect(formatRange({ low: -2, mid: 0, high: 3 }, 1)).toBe('−2 to 3');
+  expect(formatGivenRange({ low: 0, mid: 1, high: 2 })).toBe('0–2');
+});

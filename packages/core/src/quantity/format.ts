@@ -23,6 +23,7 @@ const PLAIN = new Intl.NumberFormat('en', { useGrouping: false, maximumFractionD
 export function formatGiven(value: number | undefined): string {
   if (value === undefined || !Number.isFinite(value)) return NOT_KNOWN;
   if (Math.abs(value) >= 1e15) return scientific(value, 9);
+  if (Number.isInteger(value) && Math.abs(value) < 1e9) return groupDigits(String(value));
   const rounded = Number(value.toPrecision(9));
   return groupDigits(PLAIN.format(rounded));
 }
@@ -48,12 +49,15 @@ function groupDigits(text: string): string {
   return `${text.startsWith('-') && Number(text) !== 0 ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
 }
 
+/** Between the ends of a range: a dash beside a minus would be read as one. */
+const dash = (low: number): string => (low < 0 ? ' to ' : '–');
+
 /** A range: one number when exact, `low–high` otherwise. @example formatRange({ low: 2, mid: 3, high: 4 }) // '2.00–4.00' */
 export function formatRange(range: Range | undefined, figures = 3): string {
   if (!range) return NOT_KNOWN;
   const low = formatNumber(range.low, figures);
   const high = formatNumber(range.high, figures);
-  return low === high ? formatNumber(range.mid, figures) : `${low}–${high}`;
+  return low === high ? formatNumber(range.mid, figures) : `${low}${dash(range.low)}${high}`;
 }
 
 /** A number to at most so many significant figures, without zeros nobody gave: 4 % stays 4 %. For sentences and single figures; columns line up by `formatNumber`. @example formatTrimmed(4.0004) // '4' */
@@ -68,4 +72,4 @@ export function formatTrimmedRange({ low, mid, high }: Range, figures = 3): stri
 
 /** A range as it was given, no figure added. @example formatGivenRange({ low: 0.05, mid: 0.1, high: 0.2 }) // '0.05–0.2' */
 export const formatGivenRange = ({ low, mid, high }: Range): string =>
-  low === high ? formatGiven(mid) : `${formatGiven(low)}–${formatGiven(high)}`;
+  low === high ? formatGiven(mid) : `${formatGiven(low)}${dash(low)}${formatGiven(high)}`;

@@ -46,7 +46,7 @@ export {
 export { AMOUNT, formatMoney, type Money, money, moneyValue, plainAmount } from './money.js';
 export { readable } from './readable.js';
 export { capital, tooLong } from './words.js';
-export { addDays, daysBetween, parseDay, printDay, readDate, slashOrder } from './day.js';
+export { addDays, daysBetween, parseDay, printDay, readDate, orderBySteps, slashOrder } from './day.js';
 export { inCurrency, manyOf, type Measure, measure, NO_UNIT, ofWhat, per, PH, productOf, sameKind } from './measure.js';
 export { percentileOf, triangular, uniformDraws } from './draws.js';
 export {
@@ -58,3 +58,4 @@ export {
   scaleDeclared,
   shownDeclared,
 } from './declaredValue.js';
+export { readTemperature, type ReadTemperature } from './temperature.js';

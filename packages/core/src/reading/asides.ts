@@ -7,29 +7,53 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
   [/(?<![\d.,/-])\d{1,2}([-/.])\d{1,2}\1(?:19|20)\d{2}(?!\d)/g, 'a date'],
   [/(?<![\d.,/])\d{1,2}\.? (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)\w*\.? (?:19|20)\d{2}(?!\d)/gi, 'a date'],
   [/\b(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.? \d{1,2},? (?:19|20)\d{2}(?!\d)/gi, 'a date'],
+  [
+    /(?<![\d.,/])\d{1,2}\.? (?:january|february|march|april|may|june|july|august|september|october|november|december)(?![\p{L}\d])/giu,
+    'a date',
+  ],
   [/(?<![\d:])\d{1,2}:\d{2}(?::\d{2})?\s?(?:am|pm|h\b|uhr)/gi, 'a time'],
   [/(?:tel|phone|fax|call|telefon|tél|tlf|ring)\b[.:\s]*\+?[\d][\d\s()/-]{5,}\d/gi, 'a telephone number'],
   [/\+\d{1,3}[\s\d()/-]{7,}\d/g, 'a telephone number'],
   [
-    /(?<![\p{L}\d.:])1(?:\s:\s|:)\d{1,2}(?:[.,]\d)?(?![\d:])(?=\s*(?:v\/v|w\/v|m\/v|w|soil|extract|h2o|water|suspension|\(|\)|$|[a-z]))/giu,
+    /(?<![\p{L}\d.:])1(?:\s:\s|:)\d{1,2}(?:[.,]\d)?(?![\d:])(?=\s*(?:v\/v|w\/v|m\/v|w|soil|extract|h2o|water|suspension|\(|\)|,|$|[a-z]))/giu,
     'parts of soil and water',
   ],
   [
-    /(?<![\d.,])\d+(?:[.,]\d+)?(?:\s?(?:[-–]|to|bis|à|a)\s?\d+(?:[.,]\d+)?)?\s?(?:cm|mm|inch(?:es)?|in\.|in(?=[\s),;]|$)|µm|mesh)(?![\p{L}³3²2])(?!\s*rain)/giu,
+    /(?<![\d.,])(?<!\bpH\s*:?\s*)\d+(?:[.,]\d+)?(?:\s?(?:[-–]|to|bis|à|a)\s?\d+(?:[.,]\d+)?)?\s?(?:cm|mm|inch(?:es)?|in\.|in(?=[\s),;]|$)|µm|mesh)(?![\p{L}³3²2])(?!\s*rain)/giu,
     'a depth or a size',
   ],
-  [/(?<![\d.,])-?\d+(?:[.,]\d+)?\s?(?:°\s?[CF]?(?![\p{L}])|(?<=\d\s)deg\.? ?[CF]\b)/giu, 'a temperature'],
+  [
+    /(?<![\d.,])-?\d+(?:[.,]\d+)?\s?(?:°\s?[CF]?(?![\p{L}])|(?<=\b(?:at|bei|à|a|ved|vid|bij) \d{1,2}\s?)C(?![\p{L}])|(?<=\d\s)deg\.? ?[CF]\b)/giu,
+    'a temperature',
+  ],
   [
     /(?<![\d.,])\d+(?:[.,]\d+)?\s?%(?=\s?-?(?:ige[rn]?\s)?(?:citric|formic|zitronen|citronen|ameisen|acide (?:citrique|formique)|[áa]cido (?:c[ií]trico|f[oó]rmico)|acido (?:citrico|formico)|citroenzuur|mierenzuur|citronsyra|myrsyra|kwas))/gi,
+    'the strength of an acid',
+  ],
+  [
+    /(?<=(?:citric acid|formic acid|acide citrique|acide formique|[áa]cido c[ií]trico|[áa]cido f[oó]rmico|acido citrico|zitronens[äa]ure|citroenzuur)\s(?:at|a|à|al|von)?\s?)\d+(?:[.,]\d+)?\s?%/giu,
     'the strength of an acid',
   ],
   [
     /(?<![\d.,])\d+(?:[.,]\d+)?\s?(?:M|N|mol\/l|mol)(?=\s(?:k?cl|cacl2|ca?cl|nh4|hcl|ammonium|potassium|calcium))/gi,
     'the strength of an extract',
   ],
+  [
+    /\b(?:sample|page|sheet|probe|blatt|seite|pagina|p[aá]gina|[eé]chantillon|muestra|campione|monster|strona|pr[oó]bka|prov|sida)\s+\d+\s?(?:of|\/|von|sur|de|di|van|z|av)\s?\d+/gi,
+    'a count of pages or samples',
+  ],
+  [
+    /\b(?:manufactured|made|distributed|packed|marketed|imported|sold) (?:by|for)\b[^%]*$|\b(?:inverkehrbringer|hersteller|vertrieb|importeur|fabricant|distributeur|fabricante|distribuidor|produttore|distributore|producent|fabrikant|tillverkare|dystrybutor|importador|fabriqu[eé] par|distribu[eé] par|fabricado por|distribuido por|prodotto da|distribuito da|geproduceerd door|wyprodukowano przez|responsible person)\b[^%]*$/giu,
+    'an address',
+  ],
+  [
+    /(?<![\d.,])\d+(?:[.,]\d+)?(?:\s?(?:[-–]|to|bis|à|a)\s?\d+)?\s?(?:days?|weeks?|months?|years?|hours?|tagen?|wochen|monaten?|jahren?|jours?|semaines|mois|d[ií]as|semanas|mes(?:es|i)|giorni|settimane|dagen|weken|maanden|dni|tygodni|miesi[eę]cy|dagar|veckor|m[aå]nader)(?![\p{L}\d])/giu,
+    'a length of time',
+  ],
+  [/(?<![\p{L}\d])k\s?=\s?2(?:[.,]0)?(?![\d.,])/giu, 'how many times the standard uncertainty'],
   [/\b(?:mehlich|bray|meh|m-)[- ]?(?:p[- ]?)?[123](?![\d.,]\d|\d)/gi, 'a method'],
   [
-    /\b(?:ISO|DIN|EN|AOAC|EPA|CAS|VDLUFA|NF|UNI|BS)[\s:]*(?:No\.?|Nr\.?|X)?\s*\d[\d/.:-]*\d(?![\d.,]*\s*%)/g,
+    /\b(?:ISO|DIN|EN|AOAC|EPA|CAS|VDLUFA|NF ?U?|UNI|BS)[\s:]*(?:No\.?|Nr\.?|X)?\s*\d[\d/.:-]*\d(?![\d.,]*\s*%)/g,
     'a number of a rule',
   ],
   [
@@ -37,6 +61,13 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
     'a number of a rule',
   ],
   [/\b(?:no\.?|nr\.?|n°|art\.?)[\s.:]*\d[\d/.-]*\d(?![\d.,]*\s*%)/gi, 'a number of a file'],
+  [/#\s?\d+(?:[/-]\d+)*(?![\d.,/-]*(?:\d|\s*%))/g, 'a number of a file'],
+  [/(?<![\p{L}\d-])(?!NPK)[A-Z]{2,5}-\d{3,}(?![\d.,-]*(?:\d|\s*%))/gu, 'a number of a file'],
+  [/(?<![\d.,])\d+(?:[.,]\d+)?\s?[-–]\s?\d+(?:[.,]\d+)?\s?["”″]/g, 'a depth or a size'],
+  [
+    /\b(?:pr[uü]fbericht|auftrag|report|rapport|informe|rapporto|relat[oó]rio|raport|job|order|client|customer|account)\b[\s.:]*(?:no\.?|nr\.?|n°|id)?[\s.:]*\d[\d/.-]*\d(?![\d.,]*\s*%)/giu,
+    'a number of a file',
+  ],
 ];
 
 export interface Aside extends Pick<Fate, 'start' | 'end' | 'why'> {

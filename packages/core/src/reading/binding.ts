@@ -1,6 +1,7 @@
 import { subjectOf, type Subject } from './subjects.js';
-import { isSign, tells, type Token } from './tokens.js';
-import { valuesIn, type FoundValue } from './values.js';
+import { isSign, tells, type Token } from './token.js';
+import { tokenize } from './tokens.js';
+import { AND, valuesIn, type FoundValue } from './values.js';
 
 /** A value of a line with the words that name it; no words where none can be told. */
 export interface Pair {
@@ -86,6 +87,26 @@ function ownBehind(region: readonly Token[], line: string, isLast: boolean): rea
   return isLast ? region.slice(0, end < 0 ? region.length : end) : [];
 }
 
+/** "58 lb N per ton": a unit that says what it is of names its value. */
+const ofItsUnit = ({ of }: FoundValue): Subject | undefined => (of === undefined ? undefined : subjectOf(tokenize(of)));
+
+/** "Magnesium 2 % MgO", "Calcium 5 % as CaO": a compound of the same element straight behind its value is what the value is told as. */
+function withCompound(
+  name: readonly Token[],
+  region: readonly Token[],
+  names: readonly (readonly Token[])[],
+  line: string,
+): readonly Token[] {
+  const end = region.findIndex((t) => isEnd(t, line));
+  const clause = end < 0 ? region : region.slice(0, end);
+  const next = clause.find((t) => t.kind === 'word' && !(t.text.length <= 3 && [...t.means].every((m) => m === 'as')));
+  const compound = next?.kind === 'word' && [...next.means].some((m) => /^(?:ox\.|trade\.|oxide$)/.test(m));
+  if (!next || !compound || names.some((n) => n.includes(next))) return name;
+  const [before, both] = [subjectOf(name), subjectOf([...name, next])];
+  const alike = before?.kind === 'nutrient' || before?.kind === 'either' ? before.element : undefined;
+  return (both?.kind === 'nutrient' || both?.kind === 'either') && both.element === alike ? [...name, next] : name;
+}
+
 interface Regions {
   readonly values: readonly FoundValue[];
   /** One more than there are values: what stands before, between and behind them. */
@@ -106,7 +127,8 @@ function clauses(
   line: string,
 ): readonly (readonly [readonly Token[], readonly Token[]])[] | undefined {
   const split = regions.map((region, i) => {
-    const at = region.flatMap((token, j) => (isEnd(token, line) ? [j] : []));
+    const ends = region.flatMap((token, j) => (isEnd(token, line) ? [j] : []));
+    const at = ends.length > 0 ? ends : region.flatMap((token, j) => (AND.test(token.text) ? [j] : []));
     if (at.length === 0) {
       const inner = i > 0 && i < values.length;
       return inner ? undefined : { behind: region, ahead: region };
@@ -115,6 +137,18 @@ function clauses(
   });
   if (split.some((s) => s === undefined)) return undefined;
   return values.map((_, i) => [split[i]?.ahead ?? [], split[i + 1]?.behind ?? []] as const);
+}
+
+/** "water soluble 3.5 %     Iron 0.08 %": names before their values, each clause far from the next. */
+function byGaps({ values, regions }: Regions, line: string): readonly (readonly Token[])[] | undefined {
+  const names = regions.slice(0, -1);
+  const gap = (from: number | undefined, to: number | undefined): number =>
+    from === undefined || to === undefined ? 0 : line.slice(from, to).replace(/\t/g, '    ').length;
+  const clear = names.every((name, i) => {
+    const before = values[i - 1];
+    return name.length > 0 && (before === undefined || gap(before.end, name[0]?.start) > 2);
+  });
+  return clear && (regions.at(-1) ?? []).length === 0 ? names : undefined;
 }
 
 /** Names for the values of a line, all on one side or with one change of side, and how much they say together. */
@@ -156,14 +190,18 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
   const { values, regions } = all;
   const subject = (name: readonly Token[]): Subject | undefined => subjectOf(name, inNitrogen);
   const pairs = (names: readonly (readonly Token[])[]): readonly Pair[] =>
-    values.map((found, i) => ({
-      found,
-      name: names[i] ?? [],
-      subject: subject(names[i] ?? []),
-      before: regions[i] ?? [],
-      behind: ownBehind(regions[i + 1] ?? [], line, i === values.length - 1),
-      ofPhosphate: isOfPhosphate(found, regions[i + 1] ?? [], names),
-    }));
+    values.map((found, i) => {
+      const region = regions[i + 1] ?? [];
+      const name = withCompound(names[i] ?? [], region, names, line);
+      return {
+        found,
+        name,
+        subject: subject(name) ?? ofItsUnit(found),
+        before: regions[i] ?? [],
+        behind: ownBehind(region, line, i === values.length - 1),
+        ofPhosphate: isOfPhosphate(found, region, names),
+      };
+    });
   const forms = leadIn(all, line);
   if (forms) return { pairs: forms, either: undefined };
   const own = clauses(all, line)?.map(([ahead, behind]) => {
@@ -171,9 +209,12 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
     return weightOf(subject(names[0])) >= weightOf(subject(names[1])) ? names[0] : names[1];
   });
   if (own && own.every((name) => known(subject(name)))) return { pairs: pairs(own), either: undefined };
+  const apart = byGaps(all, line);
   const ways = sides(all, inNitrogen, (name) => weightOf(subject(name)));
   const [best, next] = ways;
   if (!best) return { pairs: pairs([]), either: undefined };
+  if (values.length > 1 && next && next.weight === best.weight && best.weight > 0 && apart)
+    return { pairs: pairs(apart.map((name) => nameOf(name, 'ahead', inNitrogen))), either: undefined };
   if (values.length > 1 && next && next.weight === best.weight && best.weight > 0)
     return { pairs: pairs([]), either: [pairs(best.names), pairs(next.names)] };
   return { pairs: pairs(best.weight > 0 || values.length === 1 ? best.names : []), either: undefined };
@@ -181,12 +222,30 @@ function bind(all: Regions, line: string, inNitrogen: boolean): Pick<BoundLine, 
 
 const isNitrogen = ({ subject }: Pair): boolean => subject?.kind === 'nutrient' && subject.element === 'N';
 
+/** "5 % azote total : 1,4 % nitrique; 0,9 % ammoniacal": the colon behind a figure of nitrogen, with its forms behind that. */
+function wholeBefore(tokens: readonly Token[], line: string): number {
+  const colon = tokens.findIndex((t, i) => isSign(t, ':') && tokens[i + 1]?.kind === 'number');
+  if (colon < 0 || tokens[0]?.kind !== 'number') return -1;
+  const [whole, another] = valuesIn(tokens.slice(0, colon), line);
+  const subject = subjectOf(tokens.slice(0, colon));
+  const forms = tokens
+    .slice(colon)
+    .filter((t) => tells(t, 'form.nitrate', 'form.ammonium', 'form.urea', 'form.organic'));
+  return whole && !another && subject?.kind === 'nutrient' && subject.element === 'N' && forms.length > 0 ? colon : -1;
+}
+
 /** "15 % dont 6,5 % nitrique": what stands behind "of which" is bound by itself, as parts of what stands before. */
 function bindParts(tokens: readonly Token[], line: string, inNitrogen: boolean): Pick<BoundLine, 'pairs' | 'either'> {
   const number = tokens.findIndex((t) => t.kind === 'number');
   const at = tokens.findIndex(
     (t, i) => i > number && tells(t, 'part') && tokens.slice(i).some((u) => u.kind === 'number'),
   );
+  const colon = at < 0 ? wholeBefore(tokens, line) : -1;
+  if (colon > 0) {
+    const whole = bind(regionsOf(tokens.slice(0, colon), line), line, inNitrogen);
+    const parts = bind(regionsOf(tokens.slice(colon + 1), line), line, true);
+    return { pairs: [...whole.pairs, ...parts.pairs], either: parts.either };
+  }
   if (number < 0 || at < 0) return bind(regionsOf(tokens, line), line, inNitrogen);
   const whole = bind(regionsOf(tokens.slice(0, at), line), line, inNitrogen);
   const parts = bindParts(tokens.slice(at), line, inNitrogen || whole.pairs.some(isNitrogen));
@@ -213,6 +272,22 @@ function bracketsIn(tokens: readonly Token[]): readonly (readonly [number, numbe
   return found;
 }
 
+/** The role before a colon that a line begins with. */
+function leadOf(tokens: readonly Token[]): readonly Token[] {
+  const colon = tokens.slice(0, 4).findIndex((t) => isSign(t, ':'));
+  const role = tokens[colon - 1];
+  const leads = tells(role, 'role.wanted', 'role.allowed', 'role.limit', 'role.before');
+  return leads ? tokens.slice(colon - 1, colon + 1) : [];
+}
+function ledBy(
+  lead: readonly Token[],
+  bound: Pick<BoundLine, 'pairs' | 'either'>,
+): Pick<BoundLine, 'pairs' | 'either'> {
+  if (lead.length === 0) return bound;
+  const led = (pairs: readonly Pair[]): readonly Pair[] => pairs.map((p) => ({ ...p, before: [...lead, ...p.before] }));
+  return { pairs: led(bound.pairs), either: bound.either?.map(led) };
+}
+
 /**
  * The values of a line with their names. A bracket with values and names of its own is read by itself; one with a value alone belongs to the line
  * where the line has no other.
@@ -227,7 +302,7 @@ export function bindLine(tokens: readonly Token[], line: string, inNitrogen = fa
     return outside.length > 0 || inner.pairs.some((p) => known(p.subject));
   });
   const main = tokens.filter((_, i) => !apart.some(([from, to]) => i >= from && i <= to));
-  const bound = bindParts(main, line, inNitrogen);
+  const bound = ledBy(leadOf(tokens), bindParts(main, line, inNitrogen));
   const nitrogenAhead = bound.pairs.some(isNitrogen);
   const brackets = apart.map(([from, to]): Bracket => {
     const inside = tokens.slice(from + 1, to);

@@ -1,5 +1,6 @@
 import { findUnit, unitOf, type DecimalMark } from '../quantity/index.js';
-import { isSign, tells, tokenize, type NumberToken, type Token, type UnitToken } from './tokens.js';
+import { isSign, tells, type NumberToken, type Token, type UnitToken } from './token.js';
+import { tokenize } from './tokens.js';
 import { plainWord } from './words/lookup.js';
 import { PACKAGE_WORDS, type WordRole } from './words/packageWords.js';
 
@@ -49,12 +50,30 @@ const MEASURES = ['mass', 'volume'];
 /** "Peso netto Kg 25" has its unit before: the symbols that a word names there. */
 function unitBefore(tokens: readonly Token[], at: number): UnitToken | undefined {
   const word = tokens[at - 1];
-  const told = tells(tokens[at - 2], 'net') || (tokens.length === 2 && /^(?:kg|g|l|lt|lb)$/i.test(word?.text ?? ''));
+  const named = isSign(tokens[at - 2], ':') ? tokens[at - 3] : tokens[at - 2];
+  const told = tells(named, 'net') || (tokens.length === 2 && /^(?:kg|g|l|lt|lb)$/i.test(word?.text ?? ''));
   const symbol = word?.kind === 'word' && told ? findUnit(word.text)?.symbol : undefined;
   return word && symbol !== undefined && MEASURES.includes(unitOf(symbol).dimension)
     ? { kind: 'unit', text: word.text, start: word.start, end: tokens[at]?.end ?? word.end, units: [symbol] }
     : undefined;
 }
+
+/** "4 lb 8 oz": ounces that go on from the pounds before them. */
+function isOunces(tokens: readonly Token[], at: number): boolean {
+  const [pound, number, ounce] = [tokens[at - 1], tokens[at], tokens[at + 1]];
+  const is = (token: Token | undefined, symbol: string): boolean => token?.kind === 'unit' && token.units[0] === symbol;
+  return is(pound, 'lb') && number?.kind === 'number' && is(ounce, 'oz') && (number.readings[0] ?? 16) < 16;
+}
+const OUNCES_PER_POUND = unitOf('lb').factor / unitOf('oz').factor;
+const withOunces = (tokens: readonly Token[], pounds: NumberToken, unitAt: number): NumberToken => {
+  const ounces = tokens[unitAt + 1];
+  return ounces?.kind === 'number' && isOunces(tokens, unitAt + 1)
+    ? {
+        ...pounds,
+        readings: pounds.readings.map((n) => Number((n + (ounces.readings[0] ?? 0) / OUNCES_PER_POUND).toPrecision(9))),
+      }
+    : pounds;
+};
 
 function amountsIn(tokens: readonly Token[]): readonly Amount[] {
   return tokens.flatMap((number, i): Amount[] => {
@@ -65,7 +84,15 @@ function amountsIn(tokens: readonly Token[]): readonly Amount[] {
     const before = unit?.kind === 'unit' ? undefined : unitBefore(tokens, i);
     if (before) return [{ number, unit: before, from: i - 1, to: i, count: 1 }];
     if (unit?.kind !== 'unit' || !unit.units.every((u) => MEASURES.includes(unitOf(u).dimension))) return [];
-    return [{ number, unit, to: at, ...countBefore(tokens, i) }];
+    if (isOunces(tokens, i)) return [];
+    return [
+      {
+        number: withOunces(tokens, number, at),
+        unit,
+        to: isOunces(tokens, at + 1) ? at + 2 : at,
+        ...countBefore(tokens, i),
+      },
+    ];
   });
 }
 
@@ -88,11 +115,16 @@ function near(tokens: readonly Token[], from: number, step: 1 | -1): readonly To
   return found;
 }
 
+/** "Net: 1 kg / 2.2 lb" says it again; "5 g / 10 L" is a rate. */
+const isToldAgain = (tokens: readonly Token[], from: number, to: number): boolean =>
+  tokens.slice(0, from).some((t) => tells(t, 'net')) &&
+  (isSign(tokens[to + 1], '/') ? tokens[to + 2]?.kind === 'number' : tokens[from - 2]?.kind === 'unit');
+
 /** "per", "/" or "in" straight behind an amount makes it a rate; straight before it, what a rate is for. */
 const isRate = (tokens: readonly Token[], { from, to }: Amount): boolean => {
   const [before, behind] = [tokens[from - 1], tokens[to + 1]];
   const next = tokens[to + 2];
-  const stroke = isSign(behind, '/') || isSign(before, '/');
+  const stroke = (isSign(behind, '/') || isSign(before, '/')) && !isToldAgain(tokens, from, to);
   const per = tells(behind, 'per') && (next?.kind === 'number' || next?.kind === 'word');
   const range =
     isSign(before, '–—~') || (isSign(before, '-') && tokens[from - 2]?.kind === 'number') || isSign(behind, '–—~');

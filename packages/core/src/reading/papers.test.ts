@@ -2,10 +2,15 @@ import { HARD_LABELS } from '../../test/papers/hardLabels.js';
 import { LABELS } from '../../test/papers/labels.js';
 import { COUNTRY_LABELS } from '../../test/papers/countryLabels.js';
 import { LAB_SHEETS } from '../../test/papers/labSheets.js';
+import { LONG_LABELS } from '../../test/papers/longLabels.js';
+import { MIXED_LABELS } from '../../test/papers/mixedLabels.js';
 import { MORE_LABELS } from '../../test/papers/moreLabels.js';
 import { ODD_LABELS } from '../../test/papers/oddLabels.js';
 import { ORGANIC_LABELS } from '../../test/papers/organicLabels.js';
+import { WEIGHED_LABELS } from '../../test/papers/weighedLabels.js';
+import { WEIGHED_SHEETS } from '../../test/papers/weighedSheets.js';
 import type { Paper } from '../../test/papers/paper.js';
+import { PAPER_TEXTS } from '../../test/papers/paperTexts.js';
 import { readLabel, type AnalysisFigure } from '../shelf/index.js';
 
 const shown = ({ value }: AnalysisFigure): string =>
@@ -24,6 +29,11 @@ const PAPERS = [
   ...LAB_SHEETS,
   ...HARD_LABELS,
   ...ODD_LABELS,
+  ...LONG_LABELS,
+  ...MIXED_LABELS,
+  ...WEIGHED_LABELS,
+  ...WEIGHED_SHEETS,
+  ...PAPER_TEXTS.filter((paper) => paper.kind !== 'slip'),
 ];
 const choices = (chosen: Paper['chosen'] = {}) =>
   Object.fromEntries(Object.entries(chosen).map(([line, says]) => [line, { kind: 'choice' as const, says }]));

@@ -1,7 +1,9 @@
 import type { DecimalMark } from '../quantity/index.js';
 import { withoutAsides, type Aside } from './asides.js';
 import { printedLine } from './paper.js';
-import { isSign, tells, tokenize, type ContentToken, type Token } from './tokens.js';
+import { amountAhead, sharesOf, type Amount } from './amounts.js';
+import { isSign, tells, type ContentToken, type Token } from './token.js';
+import { tokenize } from './tokens.js';
 import type { FigureUnit } from './units.js';
 import { valuesIn, type FoundValue } from './values.js';
 
@@ -13,6 +15,10 @@ export interface Prepared {
   readonly tokens: readonly Token[];
   readonly values: readonly FoundValue[];
   readonly asides: readonly Aside[];
+  /** What its masses are told for, where a line above says that. */
+  readonly amount?: Amount;
+  /** The line straight above, where that has words and no values: a heading may have begun in it. */
+  readonly above?: Prepared;
 }
 
 /** @param mark the decimal mark of the whole paper, where it is known */
@@ -27,6 +33,43 @@ export function prepared(raw: string, mark?: DecimalMark): Prepared {
       return { start, end, fate: 'setAside', why };
     });
   return { printed, line, tokens, values: valuesIn(tokens, line), asides: [...asides, ...amounts] };
+}
+
+/** Lines of a paper, each made ready; masses below "Per 1000 kg it contains:" are shares of that, up to the next blank line. */
+export function preparedLines(raw: readonly string[], mark?: DecimalMark): readonly Prepared[] {
+  let amount: Amount | undefined;
+  let last: Prepared | undefined;
+  return raw.map((text): Prepared => {
+    const alone = prepared(text, mark);
+    const line = last && last.tokens.length > 0 && last.values.length === 0 ? { ...alone, above: last } : alone;
+    last = alone;
+    if (line.tokens.length === 0) amount = undefined;
+    const ahead = amountAhead(line.tokens, line.line);
+    if (ahead) {
+      amount = ahead;
+      const asides = line.tokens.flatMap(({ kind, start, end }): readonly Aside[] =>
+        kind === 'number' ? [{ start, end, fate: 'setAside', why: 'what the amounts are told for' }] : [],
+      );
+      // The amount is no package: it is blank in the line, each sign in its place.
+      const blank = asides.reduce(
+        (rest, { start, end }) => rest.slice(0, start) + ' '.repeat(end - start) + rest.slice(end),
+        line.line,
+      );
+      return { ...line, line: blank, values: [], asides: [...line.asides, ...asides] };
+    }
+    if (!amount || line.tokens.some((t) => tells(t, 'net', 'gross', 'use'))) return line;
+    const tokens = sharesOf(line.tokens, amount);
+    return { ...line, tokens, values: valuesIn(tokens, line.line), amount };
+  });
+}
+
+/** "121 241" under two columns is two numbers: the line with such spaces as gaps, each sign in its place. */
+export function withGaps(p: Prepared, columns: number, mark?: DecimalMark): Prepared {
+  if (p.values.length >= columns || !p.values.some((v) => v.spaced)) return p;
+  const line = p.line.replace(/(?<=\d) (?=\d{3}(?!\d))/g, '\t');
+  const tokens = tokenize(line, mark);
+  const values = valuesIn(tokens, line);
+  return values.length === columns ? { ...p, line, tokens, values } : p;
 }
 
 /** A unit with the factor that brings a number to it, and its own words. */
@@ -54,6 +97,9 @@ export function ofAll(lines: readonly Prepared[]): { readonly unit: TellingUnit 
   const all = lines.flatMap(({ tokens, values }): readonly (readonly Token[])[] => {
     if (!tokens.some((t) => tells(t, 'all'))) return [];
     if (values.length === 0) return [tokens];
+    // "P2O5 2.6  K2O 2.3  all % as is" says it behind its last number.
+    const at = tokens.findIndex((t) => tells(t, 'all'));
+    if (at > (values.at(-1)?.to ?? 0)) return [tokens.slice(at)];
     // "all % on dry basis; moisture 25 %" says it before its first number.
     return tells(tokens[0], 'all') || isSign(tokens[0], '(') ? [tokens.slice(0, values[0]?.from)] : [];
   });

@@ -6,7 +6,7 @@ import { SOIL_SLIPS } from '../../test/papers/soilSlips.js';
 import { readSoilSlip } from '../ground/index.js';
 import { declaredRange } from '../quantity/index.js';
 import { readLabel } from '../shelf/index.js';
-import { MOST_LINES, MOST_PER_LINE } from './paper.js';
+import { linesOf, MOST_LINES, MOST_PER_LINE } from './paper.js';
 
 const PAPERS = [...LABELS, ...MORE_LABELS, ...ORGANIC_LABELS];
 const figures = (text: string, measured?: boolean): string =>
@@ -46,10 +46,9 @@ test('the order of lines that do not speak of each other does not matter', () =>
 });
 
 const NUMBER = /(?<![\p{L}\d])(?:\d+(?:[.,/]\d+)*|[½¼¾⅓⅔⅛])/gu;
-/** Numbers in what is read of a text: its first lines, and the beginning of each. */
+/** Numbers in what is read of a text: its first lines, and the beginning of each, with the cells of a pasted table apart. */
 const numbersIn = (text: string, lines: number, length: number): number =>
-  text
-    .split(/\r\n|\r|\n|\u2028|\u2029/)
+  linesOf(text)
     .slice(0, lines)
     .reduce(
       (sum, line) =>

@@ -1,5 +1,5 @@
 import { OXIDES, type Basis, type CompoundBasis, type Nutrient } from '../nutrient/index.js';
-import { tells, type Token } from './tokens.js';
+import { tells, type Token } from './token.js';
 import type { Meaning } from './words/lookup.js';
 
 /** A form of nitrogen as papers name it. */
@@ -51,13 +51,13 @@ export type SoilWord =
 type Means = ReadonlySet<Meaning>;
 
 /** What stands behind "as" says in which form it is there, not how it is told: "Phosphorus (as phosphate)". */
-function withoutPresence(tokens: readonly Token[]): readonly Token[] {
+function withoutPresence(tokens: readonly Token[], inNitrogen: boolean): readonly Token[] {
   return tokens.filter(
     (token, i) =>
       !(
         tells(tokens[i - 1], 'as') &&
         (tells(token, 'anion', 'anion.sulphate', 'anion.carbonate', 'trade.P2O5') ||
-          (tells(token, 'form.nitrate', 'el.Cl') && !tokens.slice(0, i).some((t) => tells(t, 'el.N'))))
+          (tells(token, 'form.nitrate', 'el.Cl') && !inNitrogen && !tokens.slice(0, i).some((t) => tells(t, 'el.N'))))
       ),
   );
 }
@@ -110,6 +110,7 @@ function nitrogenForm(means: Means): NitrogenWord | undefined {
 }
 
 function shareOf(means: Means): Share {
+  if (means.has('el.N') && means.has('q.available') && !means.has('q.total')) return 'bound';
   if (means.has('q.chelated') || means.has('q.free')) return 'bound';
   if (means.has('q.citrate')) return means.has('q.water') || means.has('method.water') ? 'said' : 'citrate';
   if (means.has('q.water')) return 'water';
@@ -151,6 +152,14 @@ const TRADE: Readonly<Partial<Record<Nutrient, { readonly meaning: Meaning; read
 const ELEMENT_OF: ReadonlyMap<string, Nutrient> = new Map<string, Nutrient>([
   ...OXIDES.map(({ basis, element }) => [basis, element] as const),
   ['CaCO3', 'Ca'],
+  ['MgCO3', 'Mg'],
+  ['Fe2O3', 'Fe'],
+  ['MnO', 'Mn'],
+  ['ZnO', 'Zn'],
+  ['CuO', 'Cu'],
+  ['SO4', 'S'],
+  ['PO4', 'P'],
+  ['B2O3', 'B'],
 ]);
 
 /** Elements and compounds among the words, each once. */
@@ -176,6 +185,8 @@ const isSaltOf = (means: Means, elements: readonly Nutrient[]): boolean => {
 /** What words for oxides name without a word for their element: phosphate, potash. */
 function tradeSubject(means: Means): Subject | undefined {
   if (means.has('salt') || means.has('method.KCl') || means.has('method.CaCl2')) return { kind: 'salt' };
+  // A bare "sulphate" is told as sulfur by some laboratories and as the ion by others.
+  if (means.has('anion.sulphate')) return { kind: 'either', element: 'S', oxide: 'SO4' };
   const [traded, other] = tradesIn(means);
   const oxide = traded && TRADE[traded]?.oxide;
   return traded && oxide && other === undefined ? nutrient(means, traded, oxide) : undefined;
@@ -202,11 +213,23 @@ function elementSubject(means: Means): Subject | undefined {
   if (otherCompound !== undefined) return { kind: 'several' };
   if (compound !== undefined) {
     const element = ELEMENT_OF.get(compound) as Nutrient;
-    return elements.some((e) => e !== element) ? { kind: 'several' } : nutrient(means, element, compound);
+    // "SO4-S" and "PO4-P" count the element, as "NO3-N" does; "sulfur as SO4" counts the ion.
+    const ofElement = (compound === 'SO4' || compound === 'PO4') && elements.length > 0 && !means.has('as');
+    const basis = ofElement ? 'element' : compound;
+    return elements.some((e) => e !== element) ? { kind: 'several' } : nutrient(means, element, basis);
   }
   if (first === undefined) return tradeSubject(means);
   if (second === undefined) return oneElement(means, first);
   return isSaltOf(means, elements) ? { kind: 'salt' } : { kind: 'several' };
+}
+
+/** Whether words can only speak of nitrogen: they name no other element, no carbon, and nothing that is told as an oxide. */
+function isNitrogen(means: Means, inNitrogen: boolean): boolean {
+  const { elements, compounds } = named(means);
+  if (compounds.length > 0 || elements.some((e) => e !== 'N')) return false;
+  if (means.has('el.N')) return true;
+  if (means.has('of.carbon') || tradesIn(means).length > 0) return false;
+  return inNitrogen || means.has('form.slow') || FORMS.some(([m]) => means.has(m));
 }
 
 /**
@@ -215,18 +238,16 @@ function elementSubject(means: Means): Subject | undefined {
  * @example subjectOf(tokenize('Gesamtstickstoff (N)')) // { kind: 'nutrient', element: 'N', basis: 'element', … }
  */
 export function subjectOf(tokens: readonly Token[], inNitrogen = false): Subject | undefined {
-  const words = withoutPresence(tokens).flatMap((token) => (token.kind === 'word' ? [...token.means] : []));
+  const words = withoutPresence(tokens, inNitrogen).flatMap((token) => (token.kind === 'word' ? [...token.means] : []));
   const means: Means = new Set(words);
   if (means.size === 0) return undefined;
   const { elements, compounds } = named(means);
-  const isNitrogen =
-    elements.every((e) => e === 'N') &&
-    compounds.length === 0 &&
-    (means.has('el.N') || FORMS.some(([m]) => means.has(m)) || inNitrogen || means.has('form.slow'));
   if (means.has('of.index') && (elements.length > 0 || compounds.length > 0)) return { kind: 'soil', what: 'index' };
   const other = otherSubject(means);
   if (other) return other;
-  const found = isNitrogen ? (nitrogen(means, inNitrogen) ?? elementSubject(means)) : elementSubject(means);
+  const found = isNitrogen(means, inNitrogen)
+    ? (nitrogen(means, inNitrogen) ?? elementSubject(means))
+    : elementSubject(means);
   if (found) return found;
   if (means.has('of.dryMatter')) return { kind: 'dryMatter' };
   if (means.has('anion.carbonate')) return { kind: 'soil', what: 'carbonate' };

@@ -1,6 +1,6 @@
 import type { CompoundBasis, Nutrient } from '../nutrient/index.js';
 import { rangeValue, type DeclaredValue } from '../quantity/index.js';
-import { isSign, tells, type ContentToken, type NumberToken, type Token } from './tokens.js';
+import { isSign, tells, type ContentToken, type NumberToken, type Token } from './token.js';
 import type { FigureUnit } from './units.js';
 
 /** What bounds a value: a guarantee, a ceiling, less than a limit, or more than can be told. */
@@ -62,12 +62,26 @@ function boundAround(tokens: readonly Token[], from: number, to: number): { boun
   if (tells(before(), 'most')) return { bound: 'most', from: first - 1, to };
   if (tells(before(), 'below')) return { bound: 'below', from: first - 1, to };
   const behind = isSign(tokens[to + 1], '(') ? to + 2 : to + 1;
+  // "11.9 %  max 12.5" tells the bound of the second, "0.8 % min 1.2 % max" of each before it.
+  if (tokens[behind + 1]?.kind === 'number' && !tells(tokens.at(-1), 'least', 'most')) return { from, to };
   if (tells(tokens[behind], 'least')) return { bound: 'least', from, to: behind };
   if (tells(tokens[behind], 'most')) return { bound: 'most', from, to: behind };
   return { from, to };
 }
 
+/** "between 6.5 and 7" */
+const BETWEEN = /^(?:between|zwischen|entre|tra|fra|tussen|mi[eę]dzy|mellan|mellem|mellom)$/i;
+export const AND = /^(?:and|und|et|y|e|en|i|och|og)$/i;
 const DASHES = '-–—−';
+
+/** "4.12 ±0.21 %": the last token of how far off a number may be, which stands between it and its unit. */
+function errorBehind(tokens: readonly Token[], last: number): number {
+  const [sign, next, third] = tokens.slice(last + 1, last + 4);
+  if (isSign(sign, '±') && next?.kind === 'number') return last + 2;
+  const slashed = isSign(sign, '+') && (isSign(next, '-−') || isSign(next, '/'));
+  const at = isSign(next, '/') && isSign(third, '-−') ? last + 4 : last + 3;
+  return slashed && tokens[at]?.kind === 'number' ? at : last;
+}
 
 /** The second number of a range that begins with a token. */
 function rangeEnd(tokens: readonly Token[], at: number, line: string): NumberToken | undefined {
@@ -77,11 +91,17 @@ function rangeEnd(tokens: readonly Token[], at: number, line: string): NumberTok
   const between = tokens[dash];
   const next = tokens[dash + 1];
   if (first?.kind !== 'number' || next?.kind !== 'number') return undefined;
-  const joins = isSign(between, DASHES) || tells(between, 'to');
+  const spans = BETWEEN.test(tokens[at - 1]?.text ?? '') && AND.test(between?.text ?? '');
+  const joins = isSign(between, DASHES) || tells(between, 'to') || spans;
   const goesOn = isSign(tokens[dash + 2], DASHES) && tokens[dash + 3]?.kind === 'number';
-  // "12 -3" is a number and a negative one.
-  const negative = isSign(between, '-−') && between?.end === next.start && between.start > first.end;
-  return joins && !goesOn && !negative && line[first.start - 1] !== '-' ? next : undefined;
+  return joins && !goesOn && !isCut(first, between, next) && line[first.start - 1] !== '-' ? next : undefined;
+}
+/** "12 -3" is a number and a negative one; "62 - 0.1" stands in a table with its gaps lost, an empty cell between. */
+function isCut(first: NumberToken, between: Token | undefined, next: NumberToken): boolean {
+  if (!between || between.start <= first.end || !isSign(between, DASHES)) return false;
+  const [low, high] = [first.readings[0], next.readings[0]];
+  const falls = low !== undefined && high !== undefined && high < low;
+  return falls || (isSign(between, '-−') && between.end === next.start);
 }
 
 /** Whether a number carries a minus of its own. */
@@ -94,21 +114,36 @@ const isNegative = (tokens: readonly Token[], at: number): boolean => {
 /** The values of a line, with their bounds and units where they are told. Digits inside a word or a formula are none. */
 export function valuesIn(tokens: readonly Token[], line: string): readonly FoundValue[] {
   const found: FoundValue[] = [];
+  const bound = boundOfAll(tokens);
   const ahead = unitsAhead(tokens);
   for (let i = 0; i < tokens.length; i++) {
     const token = tokens[i];
-    if (token?.kind === 'word' && (token.means.has('none') || token.means.has('trace'))) {
+    if (tells(token, 'none', 'trace') || isBelowLimit(tokens, i)) {
       found.push(noneAt(tokens, i));
       continue;
     }
     if (token?.kind !== 'number' || isNegative(tokens, i) || isLabel(tokens, i)) continue;
     const value = brokenAt(tokens, i, line) ?? valueAt(tokens, i, line, ahead);
     if (!value) continue;
-    found.push(value);
+    found.push(bound && value.bound === undefined ? bounded(value, bound) : value);
     i = value.to;
   }
   return found;
 }
+
+/** "Maximum: Cd 1 mg/kg; Pb 10 mg/kg": a bound before a colon at the beginning of a line holds for all its values. */
+const boundOfAll = (tokens: readonly Token[]): Bound | undefined => {
+  const number = tokens.findIndex((t) => t.kind === 'number');
+  const colon = tokens.slice(0, Math.max(number, 0)).findIndex((t) => isSign(t, ':'));
+  if (colon > 3 && !tells(tokens[colon - 1], 'most', 'least')) return undefined;
+  const [word, other] = tokens.slice(0, Math.max(colon, 0)).filter((t) => tells(t, 'most', 'least'));
+  if (!word || other || tokens[colon + 1]?.kind !== 'word') return undefined;
+  return tells(word, 'most') ? 'most' : 'least';
+};
+const bounded = (value: FoundValue, bound: Bound): FoundValue =>
+  value.value?.kind === 'number' && bound === 'most'
+    ? { ...value, bound, value: rangeValue(0, value.value.value) }
+    : { ...value, bound };
 
 /** "Sample 2", "Bed 4", "2026 result": a number that only tells which. */
 function isLabel(tokens: readonly Token[], at: number): boolean {
@@ -127,6 +162,10 @@ function unitsAhead(tokens: readonly Token[]): boolean {
   const last = tokens.map((t) => t.kind).lastIndexOf('number');
   return tokens[0]?.kind === 'content' && last > 0 && !tokens.slice(last).some((t) => t.kind === 'content');
 }
+
+/** "<LOQ": less than a limit that stands elsewhere. */
+const isBelowLimit = (tokens: readonly Token[], at: number): boolean =>
+  tells(tokens[at], 'role.limit') && isSign(tokens[at - 1], '<') && tokens[at + 1]?.kind !== 'number';
 
 function noneAt(tokens: readonly Token[], at: number): FoundValue {
   const token = tokens[at] as Token;
@@ -215,8 +254,8 @@ function valueAt(tokens: readonly Token[], at: number, line: string, ahead: bool
   const token = tokens[at] as NumberToken;
   const second = rangeEnd(tokens, at, line);
   const number = second ? tokens.indexOf(second) : at;
-  const behind = ahead ? undefined : unitBehind(tokens, number);
-  const last = behind?.at ?? number;
+  const behind = ahead ? undefined : unitBehind(tokens, errorBehind(tokens, number));
+  const last = behind?.at ?? errorBehind(tokens, number);
   const content = behind?.unit;
   const bounds = boundAround(tokens, at, last);
   const [value, ...others] = meanings(token, second, content, bounds.bound);

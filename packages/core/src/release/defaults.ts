@@ -73,6 +73,12 @@ export const SHARED_PARAMETERS = {
     unit: ofWhat(NO_UNIT, 'of field capacity'),
     source: 'watered garden soil between rains',
   },
+  rootingM: {
+    label: 'how deep the crop roots',
+    range: between(0.2, 0.3, 0.6),
+    unit: 'm',
+    source: 'not known of this crop; what drains below is lost',
+  },
   soilMineralKgPerHa: {
     label: 'mineral nitrogen the soil has of its own to lend',
     range: between(10, 40, 100),

@@ -9,6 +9,7 @@ import {
   type OrganicMaterial,
   type Product,
 } from '../shelf/index.js';
+import { ownCurve, type OwnCurve } from './calibrate.js';
 import type { CoatedForms } from './state.js';
 
 /** Shares of a product's total nitrogen by pool; they add to 1. */
@@ -18,6 +19,8 @@ export interface NitrogenPools {
   readonly urea: number;
   readonly coated: number;
   readonly organic: number;
+  /** All of it, where the bag has a curve of its own. */
+  readonly measured?: number;
   /** What comes out of the coated share, as shares of it. */
   readonly coatedForms: CoatedForms;
 }
@@ -29,10 +32,24 @@ export type PoolReading =
       /** The organic materials behind the organic share, in the order they are listed; empty when there is none. */
       readonly materials: readonly OrganicMaterial[];
       readonly nitrogenFraction: number;
+      /** The bag's own curve, where an incubation gave one. */
+      readonly own?: OwnCurve | undefined;
       /** What had to be supposed, in words. */
       readonly supposed: readonly string[];
     }
   | { readonly kind: 'unknown'; readonly why: string };
+
+/** A bag with a curve of its own: what it is made of no longer matters. */
+const measuredPools = (own: OwnCurve, nitrogenFraction: number): PoolReading => ({
+  kind: 'pools',
+  pools: { nitrate: 0, ammonium: 0, urea: 0, coated: 0, organic: 0, measured: 1, coatedForms: AS_UREA },
+  materials: [],
+  nitrogenFraction,
+  own,
+  supposed: [
+    `its course is ${own.source}, and goes faster or slower with warmth, water and the life of another medium`,
+  ],
+});
 
 const SOLUBLE: readonly NitrogenForm[] = ['nitrate', 'ammoniacal', 'urea'];
 
@@ -59,6 +76,8 @@ export function nitrogenPools(product: Product): PoolReading {
   if (reading.kind !== 'figure' || reading.figure.value.mid <= 0)
     return { kind: 'unknown', why: 'no nitrogen is declared' };
   const total = reading.figure.value.mid;
+  const own = ownCurve(product.incubation);
+  if (own) return measuredPools(own, total);
   const { known } = readIngredients(product.derivedFrom);
   const sources = known.filter((m) => materialHolds(m, 'N').kind !== 'none');
   const supposed: string[] = [];
@@ -91,10 +110,15 @@ export function nitrogenPools(product: Product): PoolReading {
   const materials = sources.filter((m): m is OrganicMaterial => m.organic !== undefined);
   if (organic > 0 && materials.length === 0)
     return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };
-  if (organic > 0 && materials.length > 1)
-    supposed.push(
-      'several organic ingredients are listed without shares; they are weighed by mass, the first listed as the most',
-    );
+  if (organic > 0 && materials.length > 1) {
+    const inside = materials.map((m) => product.inside?.find((b) => b.name === m.name));
+    if (inside.some((b) => b === undefined))
+      supposed.push(
+        'several organic ingredients are listed without shares; they are weighed by mass, the first listed as the most',
+      );
+    else if (inside.some((b) => b && b.low < b.high))
+      supposed.push('its ingredients weigh what its analysis and their order leave room for');
+  }
   if (coated > 0 && !product.longevity)
     return { kind: 'unknown', why: 'it is coated, but the rated longevity is not entered' };
 

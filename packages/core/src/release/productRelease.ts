@@ -1,14 +1,13 @@
 import { computed, sum, type Figure } from '../figure/index.js';
 import {
   firstSoaking,
-  ROOT_LAYER_M,
   siteSoilTemperature,
   siteWaterBalance,
   waterAssumptions,
   type WaterBalance,
 } from '../ground/index.js';
 import { addDays } from '../quantity/index.js';
-import { nitrogenDemand, type SiteInSeason } from '../season/index.js';
+import { daysToStage, groundDemand, type SiteInSeason } from '../season/index.js';
 import { readIngredients, type Product } from '../shelf/index.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor, type ParameterFigures } from './parameters.js';
@@ -51,19 +50,36 @@ export interface SiteDays {
   readonly temperatureC: readonly number[];
   /** kg N/ha at the end of each day; undefined when the crop's uptake or its course is not known. */
   readonly demandKgPerHa: readonly number[] | undefined;
+  /** Crops on the same ground whose uptake is not known. */
+  readonly demandWithout: readonly string[];
   readonly water: WaterBalance | undefined;
+  /** Water that is given on each day, mm; none where the water is not followed. */
+  readonly irrigationMm: readonly number[];
   /** Days from a day of the season until the first logged water of 12 mm or more; undefined when none is logged. */
   readonly soakedAfter: (day: number) => number | undefined;
 }
 export function siteDays(site: SiteInSeason): SiteDays {
   const { season } = site;
-  const temperatureC = siteSoilTemperature(site, season.from, RELEASE_DAYS);
+  const warmth = (from: string, days: number): readonly number[] => siteSoilTemperature(site, from, days);
+  const demand = groundDemand(site, RELEASE_DAYS, warmth);
+  const watered = siteWaterBalance(site, season.from, RELEASE_DAYS);
   return {
-    temperatureC,
-    demandKgPerHa: nitrogenDemand(season.crop, season.from, temperatureC),
-    water: siteWaterBalance(site, season.from, RELEASE_DAYS)?.balance,
+    temperatureC: warmth(season.from, RELEASE_DAYS),
+    demandKgPerHa: demand.kgPerHa,
+    demandWithout: demand.without,
+    water: watered?.balance,
+    irrigationMm: watered?.daily.irrigationMm ?? [],
     soakedAfter: (day) => firstSoaking(site, addDays(season.from, day), RELEASE_DAYS),
   };
+}
+
+/** The week by whose end the crop has taken up what it takes, from the season's first day: what arrives later is too late. At most 26. */
+export function windowWeeks(
+  site: SiteInSeason,
+  { temperatureC }: Pick<SiteDays, 'temperatureC'> = siteDays(site),
+): number {
+  const days = daysToStage(site.season.crop, 'end', site.season.from, temperatureC);
+  return days === undefined ? RELEASE_WEEKS : Math.max(1, Math.min(RELEASE_WEEKS, Math.ceil(days / 7)));
 }
 
 /** Runs the release model for one product applied on the season's first day. */
@@ -77,12 +93,19 @@ export function productRelease(
   if (reading.kind === 'unknown') return { kind: 'unknown', product, why: reading.why };
   const fromManure = readIngredients(product.derivedFrom).known.some((m) => m.traits.includes('pathogens'));
   const measuredCN = product.carbonToNitrogen;
-  const parameters = parametersFor(reading.materials, site.medium, site.pH, { measuredCN, fromManure });
+  const parameters = parametersFor(reading.materials, site.medium, site.pH, {
+    measuredCN,
+    fromManure,
+    curve: reading.own,
+    ofPlot: site.ownFigures,
+    ofBag: product.ownFigures,
+    inside: product.inside,
+    rootingM: site.season.crop.rootingM,
+  });
   const around: Surroundings = {
     temperatureC,
     daysOnSurface: Math.min(placement.daysOnSurface, soakedAfter(0) ?? Infinity),
     workedInM: WORKED_IN_M,
-    layerM: ROOT_LAYER_M,
     doseKgPerHa: placement.doseKgPerHa ?? USUAL_DOSE_KG_PER_HA,
     lifeEases: site.medium === 'organicPotting',
     demandKgPerHa,

@@ -1,10 +1,12 @@
 import { bag, featherMeal, line, seasonOf, straw, urea, wheatStrip } from '../../test/bags.js';
 import { bagAs, PLAIN_WATER, computeProgramme, type Application, type Doing, type Where } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
+import { assumption } from '../figure/index.js';
 import { nitrogenPools } from './nitrogenPools.js';
 import { numbersFrom, parametersFor } from './parameters.js';
 import { productRelease, RELEASE_DAYS, siteDays } from './productRelease.js';
 import { programmeRelease } from './programmeRelease.js';
+import { soilNitrogen } from './soilNitrogen.js';
 import { follow, followDays, nitrogenBalance, startRun, toDose, type DatedDose } from './simulate.js';
 
 const cool = { ...wheatStrip, medium: 'mineralSoil' } as const;
@@ -64,7 +66,7 @@ test('doses share the debt: straw given before takes the nitrogen of a later ure
 test('a programme cut in two is the same: the state carries on where it stopped', () => {
   const p = numbersFrom(parametersFor([], 'mineralSoil', 6.4));
   const { temperatureC, demandKgPerHa } = siteDays(cool);
-  const around = { temperatureC, layerM: 0.3, lifeEases: false, demand: demandKgPerHa };
+  const around = { temperatureC, lifeEases: false, demand: demandKgPerHa };
   const doses: DatedDose[] = [featherMeal, urea, straw].map((product, i) => {
     const reading = nitrogenPools(product);
     if (reading.kind === 'unknown') throw new Error(reading.why);
@@ -72,7 +74,7 @@ test('a programme cut in two is the same: the state carries on where it stopped'
     return { day: 40 * i, dose: toDose(reading.pools, undefined, numbers, 50, 0.15) };
   });
   const whole = follow(doses, around, p, 20);
-  const cut = startRun(around, 20);
+  const cut = startRun(around, p.rootingM, 20);
   followDays(cut, doses, around, p, 0, 77);
   followDays(cut, doses, around, p, 77, RELEASE_DAYS);
   expect(cut.run).toEqual(whole);
@@ -128,4 +130,28 @@ test('what cannot be followed is named with its reason, and a day before or afte
       later,
     ).left[0]?.why,
   ).toContain('spacing');
+});
+
+test('nitrate in the water that is given comes with each watering: 10 mg/L in 100 mm is 10 kg N/ha', () => {
+  const season = { ...cool.season, crop: { ...cool.season.crop, course: undefined } };
+  const watered = {
+    ...cool,
+    season,
+    climate: {
+      rainMm: Array.from({ length: 12 }, () => 0),
+      irrigationMm: Array.from({ length: 12 }, () => 50),
+      etMm: Array.from({ length: 12 }, () => 90),
+    },
+  };
+  const days = siteDays(watered);
+  const mm = days.irrigationMm.reduce((a, b) => a + b, 0);
+  const at = (mgPerL?: number) => {
+    const soil = { ...soilNitrogen(watered, undefined, season.from, mgPerL), mineral: assumption('none', 0, '', '') };
+    const found = programmeRelease(computeProgramme([], { areaM2: 1 }, season, []), watered, days, soil);
+    return { run: found.run, alone: found.soilAlone! };
+  };
+  const [without, withNitrate] = [at(), at(10)];
+  const all = (run: typeof without.run): number => nitrogenBalance(run, RELEASE_DAYS);
+  expect(all(withNitrate.run) - all(without.run)).toBeCloseTo(mm / 10, 6);
+  expect(withNitrate.alone.available[RELEASE_DAYS]!).toBeGreaterThan(without.alone.available[RELEASE_DAYS]! + 1);
 });

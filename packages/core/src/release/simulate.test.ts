@@ -28,6 +28,7 @@ const parameters = ({
   volatileAmmonium: 0,
   biology: 1,
   wetness: 1,
+  rootingM: 0.3,
   soilMineralKgPerHa: 1000,
   organic: [organic],
   ...given,
@@ -45,7 +46,6 @@ const around = (given: Partial<Surroundings>): Surroundings => ({
   temperatureC: [],
   daysOnSurface: 0,
   workedInM: 0.15,
-  layerM: 0.3,
   doseKgPerHa: 100,
   lifeEases: false,
   longevity: undefined,
@@ -84,6 +84,7 @@ const anyParameters: fc.Arbitrary<ReleaseParameters> = fc.record({
   volatileAmmonium: between(0, 0.6),
   biology: between(0.2, 10),
   wetness: between(0, 2),
+  rootingM: between(0.05, 3),
   soilMineralKgPerHa: between(0, 100),
   organic: fc.tuple(organicNumbers, organicNumbers, between(0, 1)).map(([a, b, t]) => [
     { ...a, share: t },
@@ -258,6 +259,25 @@ test('a livelier medium releases faster', () => {
 test('ammonium becomes nitrate at its rate', () => {
   const run = simulate(only('ammonium'), warm(10), parameters());
   expect(run.nitrate[10]).toBeCloseTo(1 - Math.exp(-1), 10);
+});
+
+test('what drains past the roots is lost: nitrate that a deep root still reaches is gone from a shallow one', () => {
+  const rained = (rootingM: number): number => {
+    const days = surrounded({
+      temperatureC: Array.from({ length: 60 }, () => 12),
+      daysOnSurface: 0,
+      drainedMm: 3,
+      waterFilled: 0.3,
+      uptake: 0,
+    });
+    return simulate(only('nitrate'), days, parameters({ rootingM })).leached[60]!;
+  };
+  const lost = [0.15, 0.3, 0.6, 1.2].map(rained);
+  expect(lost[0]).toBeGreaterThan(0.99);
+  // 180 mm through 80 mm of water in the upper 30 cm: two and a quarter fillings, of which a metre needs four.
+  expect(lost[1]).toBeGreaterThan(0.95);
+  expect(lost[2]! > 0.3 && lost[2]! < 0.9).toBe(true);
+  expect(lost[3]).toBeLessThan(0.05);
 });
 
 test('every shared parameter lies inside its own range and names a source', () => {

@@ -1,6 +1,16 @@
 import type { NitrogenPools } from './nitrogenPools.js';
+import { ROOT_LAYER_M } from '../ground/index.js';
 import { easedLife } from './responses.js';
-import { add, emptyLayer, nitrateIn, type Dose, type NitrogenState } from './state.js';
+import {
+  add,
+  CELL_M,
+  emptyLayer,
+  nitrateIn,
+  type Dose,
+  type MeasuredCurve,
+  type NitrogenState,
+  type SoilStart,
+} from './state.js';
 import { step, type Day, type Laws } from './step.js';
 
 /** How one organic material of a dose decomposes, and what share of the dose's organic nitrogen is its own. */
@@ -20,9 +30,13 @@ export interface ReleaseParameters extends Laws {
   readonly biology: number;
   /** 0 at wilting, 1 at field capacity, when no weather says. */
   readonly wetness: number;
+  /** How deep the crop roots, m: what drains below is lost. */
+  readonly rootingM: number;
   /** Mineral nitrogen that the soil has of its own, kg/ha. */
   readonly soilMineralKgPerHa: number;
   readonly organic: readonly OrganicNumbers[];
+  /** The bag's own curve, where it has one. */
+  readonly own?: (MeasuredCurve & { readonly share: number }) | undefined;
 }
 
 /** What happens around the dose. */
@@ -33,8 +47,6 @@ export interface Surroundings {
   readonly daysOnSurface: number;
   /** How deep it is worked in, m. */
   readonly workedInM: number;
-  /** Depth of the layer that is watched, m. */
-  readonly layerM: number;
   /** kg N/ha applied: what the soil can lend and the crop can take are measured against it. */
   readonly doseKgPerHa: number;
   /** Whether the medium's first life eases to that of mineral soil over ten weeks. */
@@ -66,6 +78,7 @@ const RECORDED = [
   'leached',
   'denitrified',
   'nitrate',
+  'soilOrganic',
 ] as const;
 
 /**
@@ -79,7 +92,7 @@ export type ReleaseRun = Readonly<Record<(typeof RECORDED)[number], Float64Array
 export const toDose = (
   pools: NitrogenPools,
   longevity: Dose['longevity'],
-  p: Pick<ReleaseParameters, 'organic' | 'volatileAmmonium'>,
+  p: Pick<ReleaseParameters, 'organic' | 'volatileAmmonium' | 'own'>,
   nitrogen: number,
   workedInM: Dose['workedInM'],
 ): Dose => ({
@@ -90,6 +103,10 @@ export const toDose = (
   coatedForms: pools.coatedForms,
   longevity,
   organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: nitrogen * pools.organic * share })),
+  measured:
+    p.own && pools.measured !== undefined
+      ? { nitrogen: nitrogen * pools.measured, share: p.own.share, curve: p.own }
+      : undefined,
   volatileAmmonium: p.volatileAmmonium,
   workedInM,
 });
@@ -111,17 +128,22 @@ function record(run: ReleaseRun, day: number, state: NitrogenState, microbialCN:
   run.available[day] = (run.mineral[day] ?? 0) + state.takenUp;
   run.urea[day] = state.urea + state.surfaceUrea;
   run.coated[day] = sum(state.coated, (c) => c.applied - c.released);
-  run.undecomposed[day] = sum(state.organic, (o) => (o.fastC + o.slowC) / o.carbonToNitrogen);
+  run.undecomposed[day] =
+    sum(state.organic, (o) => (o.fastC + o.slowC) / o.carbonToNitrogen) +
+    sum(state.measured, (m) => m.coming + m.never);
   run.microbial[day] = state.microbialC / microbialCN;
   run.humus[day] = state.humus;
+  run.soilOrganic[day] = state.soilOrganic;
   run.volatilised[day] = state.volatilised;
   run.leached[day] = state.leached;
   run.denitrified[day] = state.denitrified;
 }
 
 /** What is around any number of doses, the crop's wish in the layer's unit. */
-export interface Around extends Pick<Surroundings, 'temperatureC' | 'layerM' | 'lifeEases' | 'water'> {
+export interface Around extends Pick<Surroundings, 'temperatureC' | 'lifeEases' | 'water'> {
   readonly demand?: readonly number[] | undefined;
+  /** The soil's own nitrogen, where it is counted. */
+  readonly soil?: SoilStart | undefined;
 }
 
 /** What is carried from one stretch of days to the next. */
@@ -130,11 +152,18 @@ export interface Carried {
   readonly run: ReleaseRun;
 }
 
-/** A layer before its first day. @param lendable mineral nitrogen of the soil's own */
-export function startRun(around: Pick<Around, 'temperatureC' | 'layerM'>, lendable: number): Carried {
+/** Cells of the upper layer, whose water is followed and whose mineral nitrogen is tested. */
+const UPPER_CELLS = Math.round(ROOT_LAYER_M / CELL_M);
+
+/** A layer before its first day. @param rootingM its depth; @param lendable mineral nitrogen of the soil's own */
+export function startRun(around: Pick<Around, 'temperatureC' | 'soil'>, rootingM: number, lendable: number): Carried {
   const length = around.temperatureC.length + 1;
+  // What the soil has is there to lend already.
+  const state = emptyLayer(rootingM, around.soil ? 0 : lendable, around.soil);
+  const upper = Math.min(UPPER_CELLS, state.nitrate.length);
+  state.nitrate.fill((around.soil?.mineralKgPerHa ?? 0) / upper, 0, upper);
   return {
-    state: emptyLayer(around.layerM, lendable),
+    state,
     run: Object.fromEntries(RECORDED.map((name) => [name, new Float64Array(length)])) as ReleaseRun,
   };
 }
@@ -144,14 +173,14 @@ function dayOf(
   { temperatureC, water, demand }: Around,
   day: number,
   p: ReleaseParameters,
-  cells: number,
 ): Omit<Day, 'biology' | 'settles'> {
   return {
     temperatureC: temperatureC[day] ?? 0,
     wetness: water?.wetness[day] ?? p.wetness,
     waterFilled: water?.waterFilled[day] ?? 0,
     drainedMm: water?.drainedMm[day] ?? 0,
-    cellMm: (water?.storedMm[day] ?? 0) / cells,
+    // Deeper soil is taken to be as wet as the upper layer, and what drains from that to go through it.
+    cellMm: (water?.storedMm[day] ?? 0) / UPPER_CELLS,
     uptake: demand ? (demand[day + 1] ?? 0) - (demand[day] ?? 0) : 0,
   };
 }
@@ -175,7 +204,7 @@ export function followDays(
     const settles = doses.some((d) => d.settlesOn === day);
     for (let part = 0; part < stepsADay; part++) {
       const life = around.lifeEases ? easedLife(p.biology, day + part / stepsADay) : p.biology;
-      const today = dayOf(around, day, p, state.nitrate.length);
+      const today = dayOf(around, day, p);
       step(state, { ...today, biology: life, settles: part === 0 && settles }, p, 1 / stepsADay);
     }
     record(run, day + 1, state, p.microbialCN);
@@ -190,7 +219,7 @@ export function follow(
   lendable: number,
   stepsADay = 1,
 ): ReleaseRun {
-  const carried = startRun(around, lendable);
+  const carried = startRun(around, p.rootingM, lendable);
   followDays(carried, doses, around, p, 0, around.temperatureC.length, stepsADay);
   return carried.run;
 }
@@ -225,6 +254,7 @@ export const nitrogenBalance = (run: ReleaseRun, day: number): number =>
       run.volatilised,
       run.leached,
       run.denitrified,
+      run.soilOrganic,
     ],
     (pool) => pool[day] ?? 0,
   );

@@ -14,6 +14,20 @@ export interface CoatedForms {
   readonly nitrate: number;
 }
 
+/** Nitrogen that comes free on a curve of its own, first order. */
+export interface MeasuredPool {
+  /** What will come, and what never does. */
+  coming: number;
+  never: number;
+  readonly curve: MeasuredCurve;
+}
+export interface MeasuredCurve {
+  /** Rate in the jar, and how warm and how full of life it was there. */
+  readonly kPerDay: number;
+  readonly temperatureC: number;
+  readonly biology: number;
+}
+
 export interface CoatedPool {
   /** What was applied. */
   readonly applied: number;
@@ -41,6 +55,10 @@ export interface NitrogenState {
   surfaceUrea: number;
   readonly coated: CoatedPool[];
   readonly organic: OrganicPool[];
+  readonly measured: MeasuredPool[];
+  /** Nitrogen in the soil's own organic matter that may come free, and its rate at 25 °C. */
+  soilOrganic: number;
+  readonly soilPerDay: number;
   microbialC: number;
   humus: number;
   /** Mineral nitrogen the soil has of its own to lend to decomposers, and what they have of it. */
@@ -52,10 +70,20 @@ export interface NitrogenState {
   takenUp: number;
 }
 
+/** What the soil itself has as the season begins. */
+export interface SoilStart {
+  /** Nitrate and ammonium in the layer. */
+  readonly mineralKgPerHa: number;
+  /** Nitrogen in its organic matter. */
+  readonly organicKgPerHa: number;
+  /** First-order rate of that at 25 °C in moist soil. */
+  readonly perDay: number;
+}
+
 export const CELL_M = 0.05;
 
 /** A layer with none of the nitrogen followed in it. @param depthM its depth; @param lendable mineral nitrogen of its own */
-export const emptyLayer = (depthM: number, lendable: number): NitrogenState => ({
+export const emptyLayer = (depthM: number, lendable: number, soil?: SoilStart): NitrogenState => ({
   nitrate: new Float64Array(Math.max(1, Math.round(depthM / CELL_M))),
   mixedCells: 1,
   ammonium: 0,
@@ -64,6 +92,9 @@ export const emptyLayer = (depthM: number, lendable: number): NitrogenState => (
   surfaceUrea: 0,
   coated: [],
   organic: [],
+  measured: [],
+  soilOrganic: soil?.organicKgPerHa ?? 0,
+  soilPerDay: soil?.perDay ?? 0,
   microbialC: 0,
   humus: 0,
   lendable,
@@ -89,6 +120,8 @@ export interface Dose {
     readonly kSlowPerDay: number;
     readonly carbonToNitrogen: number;
   }[];
+  /** Nitrogen on the bag's own curve, and the share of it that comes at all. */
+  readonly measured?: { readonly nitrogen: number; readonly share: number; readonly curve: MeasuredCurve } | undefined;
   /** Share of its ammonium that would go off as ammonia on the surface. */
   readonly volatileAmmonium: number;
   /** Left on the surface, or worked in so deep. */
@@ -135,6 +168,10 @@ export function add(state: NitrogenState, dose: Dose): void {
       released: 0,
       onSurface,
     });
+  }
+  if (dose.measured) {
+    const { nitrogen, share, curve } = dose.measured;
+    state.measured.push({ coming: nitrogen * share, never: nitrogen * (1 - share), curve });
   }
   for (const { nitrogen, fastShare, carbonToNitrogen, kFastPerDay, kSlowPerDay } of dose.organic) {
     if (nitrogen <= 0) continue;

@@ -242,6 +242,18 @@ export function step(state: NitrogenState, day: Day, laws: Laws, lengthDays = 1)
     fromCoatings.ammonium += out * coating.forms.ammonium;
     fromCoatings.nitrate += out * coating.forms.nitrate;
   }
+  if (state.soilOrganic > 0) {
+    const out = -state.soilOrganic * Math.expm1(-state.soilPerDay * warmth);
+    state.soilOrganic -= out;
+    fromCoatings.ammonium += out;
+  }
+  for (const pool of state.measured) {
+    const { kPerDay, temperatureC, biology } = pool.curve;
+    const speed = (warmth * day.biology) / (temperatureResponse(temperatureC, laws.q10) * biology);
+    const out = -pool.coming * Math.expm1(-kPerDay * speed);
+    pool.coming -= out;
+    fromCoatings.ammonium += out;
+  }
   const rates: Rates = {
     hydrolysis: laws.ureaHydrolysisPerDay * warmth,
     nitrification: laws.nitrificationPerDay * warmth,

@@ -111,4 +111,33 @@ export interface Crop {
   readonly metals: readonly Nutrient[];
   /** The latest nitrogen does good: so many days before it is harvested, or before the first frost. */
   readonly latestNitrogen: { readonly before: 'harvest' | 'frost'; readonly days: number } | undefined;
+  /** The share of the nitrogen that is in when feeding stops, where it stops before the end. */
+  readonly fedTo?: number | undefined;
+  /** The grower's own figure of the nitrogen it takes up this season, kg/ha. */
+  readonly ownNitrogenKgPerHa?: number | undefined;
 }
+
+/** A crop nothing is known of but its name. @example unknownCrop('k', 'Kale').uptakeKgPerHa // {} */
+export const unknownCrop = (key: string, name: string): Crop => ({
+  key,
+  name,
+  group: undefined,
+  yieldTPerHa: undefined,
+  uptakeKgPerHa: {},
+  removedKgPerT: {},
+  course: undefined,
+  pH: undefined,
+  nitrogenTaste: undefined,
+  chloride: undefined,
+  boron: undefined,
+  salt: undefined,
+  tissue: [],
+  spacing: undefined,
+  rootingM: undefined,
+  mycorrhiza: undefined,
+  harvestUnits: [],
+  followsLight: false,
+  ages: undefined,
+  metals: [],
+  latestNitrogen: undefined,
+});

@@ -16,7 +16,11 @@ export interface Season {
 }
 
 /** A plot with the season that is looked at. */
-export type SiteInSeason = Site & { readonly season: Season };
+export type SiteInSeason = Site & {
+  readonly season: Season;
+  /** Other seasons on the same ground, which feed from it too. */
+  readonly also?: readonly Season[] | undefined;
+};
 
 /** More days than anybody goes out in a season. */
 const MOST_TIMES = 400;

@@ -8,7 +8,7 @@ import type { Crop, UptakeCourse } from './crop.js';
  * @param from ISO date of the first day
  * @param temperatureC daily mean soil temperature from that day on
  */
-function uptakeShares(course: UptakeCourse, from: string, temperatureC: readonly number[]): readonly number[] {
+function wholeShares(course: UptakeCourse, from: string, temperatureC: readonly number[]): readonly number[] {
   const shares = [0];
   if (course.kind === 'warmth') {
     const { baseC, halfDegreeDays, endDegreeDays } = course;
@@ -35,6 +35,17 @@ function uptakeShares(course: UptakeCourse, from: string, temperatureC: readonly
   return shares;
 }
 
+/** The same of what it is fed for: all of it, or what is in when feeding stops. */
+function uptakeShares(
+  course: UptakeCourse,
+  fedTo = 1,
+  from: string,
+  temperatureC: readonly number[],
+): readonly number[] {
+  const shares = wholeShares(course, from, temperatureC);
+  return fedTo === 1 ? shares : shares.map((share) => Math.min(share, fedTo) / fedTo);
+}
+
 /**
  * Cumulative nitrogen uptake of a crop.
  * @returns kg N/ha at the end of each day, index 0 the first day's start; length days + 1; undefined when its uptake or its course is not known
@@ -47,7 +58,7 @@ export function nitrogenDemand(
 ): readonly number[] | undefined {
   const total = crop.uptakeKgPerHa.N?.mid;
   if (total === undefined || !crop.course) return undefined;
-  return uptakeShares(crop.course, from, temperatureC).map((share) => total * share);
+  return uptakeShares(crop.course, crop.fedTo, from, temperatureC).map((share) => total * share);
 }
 
 /** Growth stages told by how much of the nitrogen is in. */
@@ -70,6 +81,8 @@ export function daysToStage(
 ): number | undefined {
   if (stage === 'planting') return 0;
   if (!crop.course) return undefined;
-  const found = uptakeShares(crop.course, from, temperatureC).findIndex((share) => share >= SHARE_AT[stage] - 1e-9);
+  const found = uptakeShares(crop.course, crop.fedTo, from, temperatureC).findIndex(
+    (share) => share >= SHARE_AT[stage] - 1e-9,
+  );
   return found < 0 ? undefined : found;
 }

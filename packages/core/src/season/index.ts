@@ -1,3 +1,5 @@
+export { type Burden, productsOf, programmeBurden, saltIndexOf } from './burden.js';
+export { movedWhen, scaledAmount } from './change.js';
 export {
   type AgeTable,
   type Crop,
@@ -12,13 +14,24 @@ export {
   type Sensitivity,
   type TissueBand,
   type UptakeCourse,
+  unknownCrop,
 } from './crop.js';
+export { asFed, FED_UNTIL, type FedUntil, FRUIT_SET_SHARE } from './fed.js';
 export { type CropFact, cropFacts } from './facts.js';
 export { CROP_LIBRARY, libraryCrop } from './library/index.js';
 export { CROP_NAMES } from './library/names.js';
 export { type CropFigure, cropNeed, cropRemoval, cropStand, cropUptake } from './uptake.js';
+export { groundDemand, type GroundDemand, sharingGround } from './groundDemand.js';
 export { daysToStage, GROWTH_STAGES, type GrowthStage, nitrogenDemand } from './demand.js';
-export { type Doing, type ComputedProgramme, type ComputedRow, computeProgramme, type Total } from './programme.js';
+export {
+  type Doing,
+  type ComputedProgramme,
+  type ComputedRow,
+  computeProgramme,
+  productGiven,
+  shareOfMix,
+  type Total,
+} from './programme.js';
 export { type ParsedAmount, parseAmount, printAmount } from './typedAmount.js';
 export { type ParsedWhen, parseWhen, printWhen } from './typedWhen.js';
 export { datesOf, type Season, type SiteInSeason } from './dates.js';

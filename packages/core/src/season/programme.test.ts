@@ -3,7 +3,7 @@ import { unitProblems } from '../figure/index.js';
 import type { Application, When } from './application.js';
 import { bagAs, PLAIN_WATER } from './given.js';
 import { datesOf } from './dates.js';
-import { computeProgramme } from './programme.js';
+import { computeProgramme, productGiven } from './programme.js';
 
 const season = seasonOf('wheat', '2026-03-15');
 const giving = (when: When, grams = 50, share = 1): Application => ({
@@ -74,4 +74,27 @@ test('what is in it not being known is told, and is no plain water', () => {
   );
   expect(rows[0]?.applied).toEqual({ kind: 'unknown', why: 'A bag of A mix is not here.' });
   expect(without).toEqual(['A mix']);
+});
+
+test('of one product a programme gives so much in all, alone and in a mix: 500 + 3 × 500 ÷ 2 × 0.4 kg/ha', () => {
+  const mixed = {
+    name: 'Mix',
+    parts: [
+      { product: featherMeal, share: 0.4 },
+      { product: bag({ id: 'other' }), share: 0.6 },
+    ],
+  };
+  const computed = computeProgramme(
+    [
+      { application: giving({ kind: 'afterPlanting', days: 0 }), given: bagAs(featherMeal) },
+      { application: giving(everyTwoWeeks, 50, 0.5), given: mixed },
+    ],
+    { areaM2: 900 },
+    season,
+    [],
+  );
+  const found = productGiven(computed, featherMeal.id)!;
+  expect(found.value.mid).toBeCloseTo(500 + (3 * 500 * 0.4) / 2, 9);
+  expect(unitProblems(found)).toEqual([]);
+  expect(productGiven(computed, 'absent')).toBeUndefined();
 });

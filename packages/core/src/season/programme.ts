@@ -85,3 +85,26 @@ export function computeProgramme(
     .map((row) => row.doing.given.name);
   return { rows, totals, without: [...new Set(without)] };
 }
+
+/** What a bag weighs in a mix, as a share of it. */
+export const shareOfMix = (share: number): Figure => literal('its share of the mix', share, '', 'chosen', 'recipe');
+
+/**
+ * How much of one product a programme gives in all, kg/ha of the season's ground: alone or as a part of a mix.
+ * @returns undefined where it gives none that is known
+ * @example productGiven(computeProgramme(doings, plot, season, warmth), 'bag')?.value.mid
+ */
+export function productGiven({ rows }: Pick<ComputedProgramme, 'rows'>, productId: string): Figure | undefined {
+  const all = rows.flatMap((row): Figure[] => {
+    if (row.applied.kind === 'unknown' || !row.dates) return [];
+    const share = row.doing.given.parts
+      .filter((p) => p.product.id === productId)
+      .reduce((total, p) => total + p.share, 0);
+    if (share === 0) return [];
+    const { perHa } = row.applied;
+    const own = share === 1 ? perHa : times(perHa.label, 'kg/ha', [perHa, shareOfMix(share)]);
+    return [overSeason(own, row)];
+  });
+  const [only] = all;
+  return all.length <= 1 ? only : sum('all of it in the season', 'kg/ha', all);
+}

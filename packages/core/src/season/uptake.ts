@@ -1,6 +1,6 @@
-import { assumption, constant, identified, product as times, type Figure } from '../figure/index.js';
+import { assumption, constant, identified, literal, product as times, type Figure } from '../figure/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
-import { between, type Range } from '../quantity/index.js';
+import { between, formatGiven, type Range } from '../quantity/index.js';
 import type { Crop } from './crop.js';
 
 /** Uptake of trace elements in a season by field and garden crops in general, kg/ha: wide, since figures of their own are not at hand. */
@@ -29,15 +29,14 @@ export function cropUptake(crop: Crop, nutrient: Nutrient): CropFigure {
   const own = crop.uptakeKgPerHa[nutrient];
   const uptake = own ?? TRACE_UPTAKE_KG_PER_HA[nutrient];
   if (!uptake) return notKnown(crop, `The uptake of ${analyteName(nutrient)}`);
+  const until = own && crop.fedTo !== undefined ? ` until fruit set, ${formatGiven(100 * crop.fedTo)} % of all` : '';
+  const label = `${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}${until}`;
+  if (nutrient === 'N' && crop.ownNitrogenKgPerHa !== undefined)
+    return { kind: 'figure', figure: literal(label, uptake, 'kg/ha', 'chosen', 'your own figure for this season') };
   return {
     kind: 'figure',
     figure: identified(
-      assumption(
-        `${own ? crop.name : 'crops in general'}, uptake of ${analyteName(nutrient)}`,
-        uptake,
-        'kg/ha',
-        own ? 'typical for a moderate yield' : 'typical of field and garden crops',
-      ),
+      assumption(label, uptake, 'kg/ha', own ? 'typical for a moderate yield' : 'typical of field and garden crops'),
       `crop ${crop.key} uptake ${nutrient}`,
     ),
   };

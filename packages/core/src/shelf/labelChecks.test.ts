@@ -57,6 +57,11 @@ test('3.5 % declared as P2O5 beside a grade of 8 is elemental P', () =>
       'basis.elemental',
     ),
   ).toMatch(/elemental P.*8 % P₂O₅/));
+test('a grade that counts elements is told as that: 4.6 % P and 17.6 % K under 11-5-18', () => {
+  const nordic = { grade: '11-5-18', analysis: [line('N', 11), line('P', 4.6), line('K', 17.6)] };
+  expect(codes(nordic)).toEqual(expect.arrayContaining(['grade.elements']));
+  expect(codes(nordic)).not.toContain('grade.differs');
+});
 test('an ambiguous grade line is asked about', () =>
   expect(codes({ grade: '5-3-4-2', analysis: [] })).toContain('grade.several'));
 

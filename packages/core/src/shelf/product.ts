@@ -1,5 +1,6 @@
+import type { Medium } from '../ground/index.js';
 import type { Analyte, Basis } from '../nutrient/index.js';
-import type { Provenance } from '../figure/index.js';
+import type { Figure, OwnFigure, Provenance } from '../figure/index.js';
 import type { DeclaredValue, Money, Range, Rate } from '../quantity/index.js';
 
 /** A basis with the word for what only an extract holds, as forms and files write it. @example basisWord('P2O5', 'available') // 'P2O5 available' */
@@ -39,6 +40,18 @@ export interface Offer {
   readonly seenOn: string | undefined;
   /** Who asked it, when it is not the product's own seller. */
   readonly seller?: string | undefined;
+  /** How the price came about, where it is not what is asked: converted, or with handling on top. */
+  readonly madeOf?: Figure | undefined;
+}
+
+/** What it takes to fetch and spread a bag, as far as it is said. */
+export interface Handling {
+  /** 1 hard to 5 easy. */
+  readonly ease?: number | undefined;
+  readonly hoursPer100Kg?: number | undefined;
+  /** Money, in the currency of its prices. */
+  readonly haulagePer100Kg?: number | undefined;
+  readonly distanceKm?: number | undefined;
 }
 
 /** How long a coated material takes to give 80 % of its nitrogen, and at which temperature that was rated. */
@@ -47,12 +60,28 @@ export interface Longevity {
   readonly referenceC: number;
 }
 
+/** An incubation of a bag in jars: mineral nitrogen of treated and untreated ones by day, and what was applied, all in one unit such as mg N/kg. */
+export interface Incubation {
+  readonly applied: number;
+  readonly temperatureC: number;
+  readonly medium: Medium;
+  readonly points: readonly { readonly day: number; readonly treated: number; readonly untreated: number }[];
+}
+
 /** One rate of a label's directions for use: at one application, or in the water it is fed with. */
 export interface Direction extends Rate {
   /** What it is for, as the label says; empty when it says nothing. */
   readonly use: string;
   /** Applications a year, when the label tells. */
   readonly perYear: number | undefined;
+}
+
+/** Between which shares of its mass an ingredient lies in a bag, as far as its label or its recipe tells. */
+export interface InsideBound {
+  /** A material by its name in the library. */
+  readonly name: string;
+  readonly low: number;
+  readonly high: number;
 }
 
 /** What the core needs to know of a product. */
@@ -71,7 +100,28 @@ export interface Product {
   readonly longevity: Longevity | undefined;
   /** Measured C:N, which replaces the class average in the release model. */
   readonly carbonToNitrogen: number | undefined;
+  /** Salt index by weight, sodium nitrate = 100, as declared. */
+  readonly saltIndex?: number | undefined;
+  readonly handling?: Handling | undefined;
+  /** Whether it is listed for organic growing. */
+  readonly organic?: OrganicStatus | undefined;
+  /** What it comes from; undefined where nobody said. */
+  readonly origins?: readonly Origin[] | undefined;
+  /** How far it is from what grew or was dug, in words. */
+  readonly processing?: string | undefined;
+  /** kg of CaCO₃ that 100 kg are worth as lime, as declared; below zero it acidifies. */
+  readonly limingPer100Kg?: number | undefined;
+  /** What its ingredients weigh in it, where that was worked out; they are guessed from their order otherwise. */
+  readonly inside?: readonly InsideBound[] | undefined;
+  /** The grower's own incubation, whose curve replaces the class averages. */
+  readonly incubation?: Incubation | undefined;
+  /** Figures of the grower's own in the place of what is assumed of its materials. */
+  readonly ownFigures?: readonly OwnFigure[] | undefined;
 }
+
+/** Whether a bag is listed for organic growing; `unknown` where it was looked for and not found. */
+export const ORGANIC_STATUSES = ['yes', 'no', 'unknown'] as const;
+export type OrganicStatus = (typeof ORGANIC_STATUSES)[number];
 
 /** Where a material comes from, for those who choose by it. */
 export const ORIGINS = ['animal', 'plant', 'mineral', 'synthetic', 'waste'] as const;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { bag } from '../../test/bags.js';
-import { stockOnHand, type StockMovement } from './stock.js';
+import { openLot, stockOnHand, type StockMovement } from './stock.js';
 
 const moved = (amount: number, unit = 'kg', given: Partial<StockMovement> = {}): StockMovement => ({
   amount,
@@ -51,4 +51,11 @@ test('law: the order of movements does not matter', () => {
       expect(sumOf([...amounts].reverse())).toBeCloseTo(sumOf(amounts), 9);
     }),
   );
+});
+test('the lot that is used first is the first of which something is left, whatever units it was measured in', () => {
+  const bought = [moved(5, 'L', { lot: 'B', on: '2026-04-01' }), moved(5, 'L', { lot: 'A', on: '2026-02-01' })];
+  expect(openLot(bag(), bought)).toBe('A');
+  expect(openLot(bag(), [...bought, moved(-250, 'mL', { lot: 'A' })])).toBe('A');
+  expect(openLot(bag(), [...bought, moved(-5000, 'mL', { lot: 'A' })])).toBe('B');
+  expect(openLot(bag(), [])).toBe('');
 });

@@ -4,7 +4,7 @@ import { densityFigure } from './density.js';
 import type { Product } from './product.js';
 
 /** Why an amount came or went. */
-export const STOCK_REASONS = ['bought', 'used', 'counted', 'spoiled', 'givenAway'] as const;
+export const STOCK_REASONS = ['bought', 'used', 'counted', 'spoiled', 'givenAway', 'made'] as const;
 export type StockReason = (typeof STOCK_REASONS)[number];
 export const STOCK_REASON_WORDS: Readonly<Record<StockReason, string>> = {
   bought: 'bought',
@@ -12,6 +12,7 @@ export const STOCK_REASON_WORDS: Readonly<Record<StockReason, string>> = {
   counted: 'set right by a count',
   spoiled: 'spoiled or lost',
   givenAway: 'given away',
+  made: 'mixed here',
 };
 
 /** One amount that came (above zero) or went (below). */
@@ -58,4 +59,20 @@ export function stockOnHand(
   const known = parts.filter((p) => p !== undefined);
   if (known.length < parts.length) return { kind: 'needsDensity' };
   return { kind: 'figure', figure: sum(`${product.name} on hand`, byWeight ? 'kg' : 'L', known) };
+}
+
+/**
+ * The lot that is used first: of those something is left of, the one that came first; empty where none is, or nobody wrote lots down.
+ * @example openLot(bag, [{ amount: 20, unit: 'kg', reason: 'bought', on: '2026-02-20', lot: 'A1' }]) // 'A1'
+ */
+export function openLot(product: Pick<Product, 'name' | 'densityKgPerL'>, movements: readonly StockMovement[]): string {
+  const byDay = [...movements].sort((a, b) => a.on.localeCompare(b.on));
+  const left = (lot: string): boolean => {
+    const stock = stockOnHand(
+      product,
+      byDay.filter((m) => m.lot === lot),
+    );
+    return stock.kind === 'needsDensity' || (stock.kind === 'figure' && stock.figure.value.mid > 0);
+  };
+  return [...new Set(byDay.map((m) => m.lot))].find(left) ?? '';
 }

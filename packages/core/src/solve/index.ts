@@ -1,11 +1,12 @@
 export {
   type Column,
-  conflictIn,
+  conflictSets,
   type Limits,
   type LinearModel,
   type LpSolver,
   meets,
   type Outcome,
+  relaxed,
   type Row,
   type Solution,
   solve,

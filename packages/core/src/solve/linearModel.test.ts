@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
-import { conflictIn, lpText, meets, solve, type LinearModel, type LpSolver, type Row } from './linearModel.js';
+import { conflictSets, lpText, meets, solve, type LinearModel, type LpSolver, type Row } from './linearModel.js';
 
 let highs: LpSolver;
 beforeAll(async () => {
@@ -108,7 +108,7 @@ test('limits reach the solver; ten seconds and a millionth unless said', () => {
 
 test('names are people’s, and stay out of the text a solver reads', () =>
   expect(lpText({ goal: 'least', columns: [{ name: '>= 1 End', cost: 1 }], rows: [row('a: x', [0], 0)] })).toBe(
-    'Minimize\n cost: + 1.000000000000000e+0 x0\nSubject To\n a0: 0 x0 >= 0.000000000000000e+0\nBounds\n 0.000000000000000e+0 <= x0\nEnd',
+    'Minimize\n cost: + 1 x0\nSubject To\n a0: 0 x0 >= 0\nBounds\n 0 <= x0\nEnd',
   ));
 
 test('rows that cannot all hold: the ones that clash, and no others', () => {
@@ -122,13 +122,32 @@ test('rows that cannot all hold: the ones that clash, and no others', () => {
       row('the bag is full', [1, 1], undefined, 1),
     ],
   );
-  const found = conflictIn(clash, highs)!;
+  const [found = [], ...others] = conflictSets(clash, highs);
+  expect(others).toEqual([['nitrogen', 'the bag is full']]);
   expect(found).toEqual(['potash', 'the bag is full']);
   for (const spared of found)
     expect(
       solve({ ...clash, rows: clash.rows.filter((r) => found.includes(r.name) && r.name !== spared) }, highs).kind,
     ).toBe('optimal');
-  expect(conflictIn(model('least', [1], [row('a', [1], 1)]), highs)).toBeUndefined();
+  expect(conflictSets(model('least', [1], [row('a', [1], 1)]), highs)).toEqual([]);
+});
+
+test('two clashes that have nothing in common are both found, and not more than asked for', () => {
+  const clash = model(
+    'least',
+    [1, 1],
+    [
+      row('much x', [1, 0], 5),
+      row('little x', [1, 0], undefined, 3),
+      row('much y', [0, 1], 5),
+      row('little y', [0, 1], undefined, 3),
+    ],
+  );
+  expect(conflictSets(clash, highs).map((set) => [...set].sort())).toEqual([
+    ['little y', 'much y'],
+    ['little x', 'much x'],
+  ]);
+  expect(conflictSets(clash, highs, 1)).toHaveLength(1);
 });
 
 /** The solution of as many equations as unknowns by elimination; undefined where they do not settle it. */
@@ -201,6 +220,34 @@ test('the optimum is the best of all corners, and what cannot be has none', () =
     }),
     { numRuns: 60 },
   );
+});
+
+test('what a bound is worth never overstates a change of it, and is exact for a small one', () => {
+  let exact = 0;
+  fc.assert(
+    fc.property(models, fc.double({ min: -0.5, max: 0.5, noNaN: true }), ({ costs, needs, most }, by) => {
+      const at = (more: number): LinearModel =>
+        model('least', costs, [
+          ...needs.map(([c, low], i) => row(`need ${i}`, c, i === 0 ? low + more : low)),
+          row('full', [1, 1, 1], undefined, most),
+        ]);
+      const found = solve(at(0), highs);
+      if (found.kind !== 'optimal') return;
+      const worth = found.rows[0]?.dual ?? 0;
+      // A least cost bends upwards: its slope here lies below it everywhere.
+      const moved = solve(at(by), highs);
+      if (moved.kind === 'optimal') expect(moved.objective).toBeGreaterThanOrEqual(found.objective + worth * by - 1e-7);
+      const [up, down] = [solve(at(1e-4), highs), solve(at(-1e-4), highs)];
+      if (up.kind !== 'optimal' || down.kind !== 'optimal') return;
+      const [right, left] = [(up.objective - found.objective) / 1e-4, (found.objective - down.objective) / 1e-4];
+      expect(worth).toBeGreaterThanOrEqual(left - 1e-3);
+      expect(worth).toBeLessThanOrEqual(right + 1e-3);
+      // Where it bends nowhere near, both sides are what it says.
+      if (Math.abs(right - left) < 1e-3) exact++;
+    }),
+    { numRuns: 60 },
+  );
+  expect(exact).toBeGreaterThan(10);
 });
 
 test('whole numbers are the best of all that fit, by trying each', () => {

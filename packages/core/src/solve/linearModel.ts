@@ -73,15 +73,18 @@ export interface Limits {
 const SOLVER_SECONDS = 10;
 const GAP = 1e-6;
 
-const number = (x: number): string => x.toExponential(15);
+/** The shortest digits that are read back as the same number. */
+const number = String;
 const term = (coefficient: number, j: number): string =>
   `${coefficient < 0 ? '-' : '+'} ${number(Math.abs(coefficient))} x${j}`;
 /** A solver reads no empty sum: nothing of the first unknown stands for it. */
-const expression = (coefficients: readonly number[]): string =>
-  coefficients
-    .map((c, j) => (c === 0 ? '' : term(c, j)))
-    .filter(Boolean)
-    .join(' ') || '0 x0';
+function expression(coefficients: readonly number[]): string {
+  let text = '';
+  coefficients.forEach((c, j) => {
+    if (c !== 0) text += `${text === '' ? '' : ' '}${term(c, j)}`;
+  });
+  return text === '' ? '0 x0' : text;
+}
 
 /** The model as CPLEX LP text. A row with two bounds is written as two; names are numbers there, since people's names are not read by solvers. */
 export function lpText({ goal, columns, rows }: LinearModel): string {
@@ -181,22 +184,42 @@ export function meets({ columns, rows }: LinearModel, x: readonly number[], with
   );
 }
 
-/**
- * Rows that cannot all hold together, of which none can be spared: with any one of them gone the others can be met. Found by leaving out one row
- * after another; there may be other such sets.
- * @returns undefined when the model can be met
- * @example conflictIn(model, highs) // ['N', 'the bag is full']
- */
-export function conflictIn(model: LinearModel, solver: LpSolver, limits?: Limits): readonly string[] | undefined {
+/** A model without its demand for whole numbers: what no solution in whole numbers can better. */
+export const relaxed = (model: LinearModel): LinearModel => ({
+  ...model,
+  columns: model.columns.map(({ integer: _, ...column }) => column),
+});
+
+/** Rows that cannot all hold together, of which none can be spared, found by leaving out one after another; undefined when the model can be met. */
+function conflictRows(model: LinearModel, solver: LpSolver): readonly Row[] | undefined {
   const cannot = (rows: readonly Row[]): boolean =>
     // What is best does not matter here, only whether there is anything.
-    solve({ ...model, columns: model.columns.map((c) => ({ ...c, cost: 0 })), rows }, solver, limits).kind ===
-    'infeasible';
+    solve({ ...model, columns: model.columns.map((c) => ({ ...c, cost: 0 })), rows }, solver).kind === 'infeasible';
   if (!cannot(model.rows)) return undefined;
   let kept = model.rows;
   for (const row of model.rows) {
     const without = kept.filter((r) => r !== row);
     if (cannot(without)) kept = without;
   }
-  return kept.map((r) => r.name);
+  return kept;
+}
+
+/**
+ * Sets of rows that cannot hold together, each without a row that could be spared. After the first, a set is looked for without each row of it in turn:
+ * where there is one, taking that row away would not have helped.
+ * @param most so many sets at most are looked for
+ * @returns the names of each; empty when the model can be met
+ * @example conflictSets(model, highs) // [['N', 'the bag is full'], ['K2O', 'no chloride']]
+ */
+export function conflictSets(model: LinearModel, solver: LpSolver, most = 3): readonly (readonly string[])[] {
+  const first = conflictRows(model, solver);
+  if (!first) return [];
+  const found = [first];
+  for (const row of first) {
+    if (found.length >= most) break;
+    const next = conflictRows({ ...model, rows: model.rows.filter((r) => r !== row) }, solver);
+    const isNew = next && !found.some((set) => set.length === next.length && set.every((r) => next.includes(r)));
+    if (isNew) found.push(next);
+  }
+  return found.map((set) => set.map((r) => r.name));
 }

@@ -134,7 +134,15 @@ K2O    1.1
 Na2O   2.9
 P2O5   0.4
 20kg bag`,
-    figures: ['Si SiO2 48.2 %', 'Ca CaO 8.9 %', 'Mg MgO 7.2 %', 'K K2O 1.1 %', 'Na Na2O 2.9 %', 'P P2O5 0.4 %'],
+    figures: [
+      'Si SiO2 48.2 %',
+      'Ca CaO 8.9 %',
+      'Mg MgO 7.2 %',
+      'K K2O 1.1 %',
+      'Na Na2O 2.9 %',
+      'P P2O5 0.4 %',
+      'Fe Fe2O3 11.8 %',
+    ],
     packages: ['20 kg'],
   },
   {
@@ -273,6 +281,7 @@ Calcium 24%
       'P P2O5 15 %',
       'Ca element 24 %',
     ],
+    packages: ['4.5 lb'],
     grade: '3-15-0',
   },
   {

@@ -235,4 +235,89 @@ NET WT 4 LB`,
     figures: ['N element 10 %', 'P P2O5 15 %', 'K K2O 10 %', 'Ca element 4 %', 'Mg element 1 %', 'Fe element 0.5 %'],
     packages: ['4 lb'],
   },
+  {
+    name: 'a compost sheet with dashes for empty cells',
+    measured: true,
+    text: `Substrate Lab Report                                   Report no. 2024-11873
+Client: Fenmoor Nursery                Received: 14/03/2024   Reported: 21/03/2024
+Sample: Green waste compost, windrow 7
+Method: EN 13652 / EN 13651
+
+Parameter                    Unit          As received      Dry matter     LOD
+------------------------------------------------------------------------------
+Dry matter                   %             62.4             -              0.1
+Organic matter (LOI)         %             22.9             36.7           0.5
+Total nitrogen (Dumas)       %             0.93             1.49           0.01
+Total phosphorus (P)         mg/kg         1930             3093           10
+Total potassium (K)          mg/kg         5180             8301           10
+Total magnesium (Mg)         mg/kg         2210             3542           10
+Total calcium (Ca)           %             1.84             2.95           0.01
+Ammonium-N                   mg/l          41               -              1
+Nitrate-N                    mg/l          <1               -              1
+Copper (Cu)                  mg/kg         30.1             48.2           0.5
+Zinc (Zn)                    mg/kg         109              175            1
+Lead (Pb)                    mg/kg         41               65.7           1
+Cadmium (Cd)                 mg/kg         0.29             0.46           0.05
+Mercury (Hg)                 mg/kg         ND               ND             0.05
+Nickel (Ni)                  mg/kg         11.6             18.6           0.5
+Chromium (Cr)                mg/kg         17.2             27.6           0.5
+pH (1:5)                                   8.2
+Conductivity (1:5)           uS/cm         1130
+C:N ratio                                  14.3
+Bulk density                 g/l           580`,
+    figures: [
+      'N element 0.93 %',
+      'P element 1930 mg/kg',
+      'K element 5180 mg/kg',
+      'Mg element 2210 mg/kg',
+      'Ca element 1.84 %',
+      'N.ammoniacal element 0.041 g/L',
+      'N.nitrate element <0.001 g/L',
+      'Cu element 30.1 mg/kg',
+      'Zn element 109 mg/kg',
+      'Pb element 41 mg/kg',
+      'Cd element 0.29 mg/kg',
+      'Hg element <0.05 mg/kg',
+      'Ni element 11.6 mg/kg',
+      'Cr element 17.2 mg/kg',
+    ],
+  },
+  {
+    name: 'a manure sheet in per cent and pounds a ton',
+    measured: true,
+    text: `Dairy Cow Manure, solid - ANALYSIS
+Lab ID: 8841-3        Sampled 3-Oct-2023
+                      % as-is   % dry    lb/ton as-is
+Moisture              71.3
+Solids                28.7
+Total N               0.58      2.02     11.6
+Ammonium-N            0.11      0.38     2.2
+Organic N             0.47      1.64     9.4
+P                     0.14      0.49     2.8
+P2O5                  0.32      1.12     6.4
+K                     0.42      1.46     8.4
+K2O                   0.51      1.76     10.1
+Ca                    0.61      2.13     12.2
+Mg                    0.19      0.66     3.8
+S                     0.09      0.31     1.8
+Na                    0.10      0.35     2.0
+Zn, ppm               52        181      0.10
+Cu, ppm               11        38       0.02
+Carbon                11.9      41.5
+C:N ratio 20.5:1
+pH 8.1`,
+    figures: [
+      'N element 0.58 %',
+      'N.ammoniacal element 0.11 %',
+      'N.waterInsoluble element 0.47 %',
+      'P element 0.14 %',
+      'K element 0.42 %',
+      'Ca element 0.61 %',
+      'Mg element 0.19 %',
+      'S element 0.09 %',
+      'Na element 0.1 %',
+      'Zn element 52 mg/kg',
+      'Cu element 11 mg/kg',
+    ],
+  },
 ];

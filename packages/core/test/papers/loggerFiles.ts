@@ -91,4 +91,33 @@ export const LOGGER_FILES: readonly LoggerFile[] = [
     days: 2,
     first: { soilC: 18.5, rainMm: 0 },
   },
+  {
+    name: 'Polish with humidity and evapotranspiration',
+    rows: rows(
+      'Stacja meteo;Ogród\nData pomiaru;Temp. gleby 10cm [°C];Opad [mm];Wilgotność [%];ET0 (mm)\n01.05.2025 00:00;9,4;0,0;78;\n01.05.2025 12:00;13,1;1,2;65;2,1',
+      ';',
+    ),
+    from: '2025-05-01',
+    days: 1,
+    first: { soilC: 11.25, rainMm: 1.2, etMm: 2.1 },
+  },
+  {
+    name: 'units and kinds of sums in rows of their own',
+    rows: rows(
+      'TIMESTAMP,RECORD,SoilTemp_Avg,Rain_Tot,SWP_kPa\nTS,RN,Deg F,mm,kPa\n,,Avg,Tot,Smp\n2025-05-01T00:00:00Z,1,50,0,-12\n2025-05-01T01:00:00Z,2,52,0.2,-12',
+    ),
+    from: '2025-05-01',
+    days: 1,
+    first: { soilC: 10.556, rainMm: 0.2 },
+  },
+  {
+    name: 'French with a total that runs on',
+    rows: rows(
+      'Jour;T sol (°C);Pluie cumulée (mm);ETP\n11/6/2025;15,2;10,0;3,1\n12/6/2025;15,9;12,4;3,3\n13/6/2025;16,4;12,4;3,0\n14/6/2025;16,8;20,4;2,2\n15/6/2025;17,1;20,4;3,8\n16/6/2025;17,3;20,6;3,9',
+      ';',
+    ),
+    from: '2025-06-11',
+    days: 6,
+    first: { soilC: 15.2, rainMm: 0, etMm: 3.1 },
+  },
 ];

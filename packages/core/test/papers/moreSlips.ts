@@ -195,11 +195,6 @@ Potassio scambiabile (K2O) 190 mg/kg
 Magnesio scambiabile (MgO) 160 mg/kg
 Calcare attivo 3,2 %
 Rapporto C/N 9,8`,
-    figures: [
-      'P 20.95 mg/kg olsen',
-      'K 157.7 mg/kg ammoniumAcetate',
-      'Mg 96.49 mg/kg ammoniumAcetate',
-      'freeLime 3.2 % notSaid',
-    ],
+    figures: ['P 20.95 mg/kg olsen', 'K 157.7 mg/kg ammoniumAcetate', 'Mg 96.49 mg/kg ammoniumAcetate'],
   },
 ];

@@ -99,7 +99,7 @@ MgCO3 3 %
 Feinheit: 97 % < 3,15 mm
 Feuchtigkeit 2 %
 25 kg`,
-    figures: ['Ca CaCO3 88 %'],
+    figures: ['Ca CaCO3 88 %', 'Mg MgCO3 3 %'],
     packages: ['25 kg'],
   },
   {

@@ -204,7 +204,7 @@ Magnesium carbonate (MgCO3) 2 %
 Passing 2 mm sieve 98%
 Moisture content 1.5%
 Bag 25kg`,
-    figures: ['Ca CaCO3 96 %'],
+    figures: ['Ca CaCO3 96 %', 'Mg MgCO3 2 %'],
     packages: ['25 kg'],
   },
 ];

@@ -135,7 +135,7 @@ test('three bad records are reported, exactly those three, and nothing is writte
         needs: [],
       },
     ];
-    const { body } = await send(t, { ...file, products, claims, recipes: [] }, true).expect(200);
+    const { body } = await send(t, { ...file, products, claims, recipes: [], logEntries: [] }, true).expect(200);
     expect(body.problems.map((p: { path: string }) => p.path).sort()).toEqual([
       'claims.0.productId',
       'products.2.name',

@@ -2,11 +2,11 @@ import { defineConfig, type MikroORM } from '@mikro-orm/postgresql';
 import { Migrator, type Migration } from '@mikro-orm/migrations';
 import type { Type } from '@nestjs/common';
 import { JournalEntry } from '../book/journal.entity.js';
-import { ClaimEntity } from '../claims/claim.entity.js';
+import { ClaimEntity, ClaimStudy } from '../claims/claim.entity.js';
 import { BenchPlace } from '../ledgers/benchPlace.entity.js';
 import { Workspace } from '../ledgers/workspace.entity.js';
 import { Plot } from '../ground/plot.entity.js';
-import { Recipe, RecipePart } from '../mix/recipe.entity.js';
+import { Recipe, RecipePart, RecipeRule } from '../mix/recipe.entity.js';
 import { AnalysisLine, OfferLine, ProductEntity } from '../shelf/product.entity.js';
 import { Migration0001First } from './migrations/Migration0001First.js';
 import { Migration0002Shelf } from './migrations/Migration0002Shelf.js';
@@ -22,14 +22,28 @@ import { Migration0011Stock } from './migrations/Migration0011Stock.js';
 import { Migration0012Details } from './migrations/Migration0012Details.js';
 import { Migration0013Seasons } from './migrations/Migration0013Seasons.js';
 import { Migration0014Bench } from './migrations/Migration0014Bench.js';
+import { Migration0015Incubations } from './migrations/Migration0015Incubations.js';
+import { Migration0016OwnFigures } from './migrations/Migration0016OwnFigures.js';
+import { Migration0017Advice } from './migrations/Migration0017Advice.js';
+import { Migration0018RecipeRules } from './migrations/Migration0018RecipeRules.js';
+import { Migration0019RecipeAmounts } from './migrations/Migration0019RecipeAmounts.js';
+import { Migration0020Heaps } from './migrations/Migration0020Heaps.js';
+import { Migration0021AimWeights } from './migrations/Migration0021AimWeights.js';
+import { Migration0022Studies } from './migrations/Migration0022Studies.js';
+import { Migration0023Log } from './migrations/Migration0023Log.js';
+import { Migration0024Limits } from './migrations/Migration0024Limits.js';
+import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
 import { SeasonEntity } from '../season/season.store.js';
 import { Operation } from '../records/operation.entity.js';
+import { HeapEntity } from '../mix/heap.store.js';
 import { JarTestEntity } from '../ground/jarTest.store.js';
 import { LoggerEntity } from '../ground/logger.store.js';
 import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js';
 import { AttachmentContent, AttachmentEntity } from '../shelf/attachment.entity.js';
+import { EntryEntity, EntryItem } from '../rounds/entry.entity.js';
+import { HarvestEntity } from '../rounds/harvest.store.js';
 import { MovementEntity } from '../shelf/movement.store.js';
 import { ShelfFilterEntity } from '../shelf/shelfFilter.store.js';
 
@@ -45,13 +59,20 @@ export const ENTITIES: Type<object>[] = [
   OfferLine,
   Recipe,
   RecipePart,
+  RecipeRule,
   ClaimEntity,
+  ClaimStudy,
+  StudyEntity,
   Operation,
   MovementEntity,
   JournalEntry,
   AttachmentContent,
   AttachmentEntity,
   JarTestEntity,
+  HeapEntity,
+  EntryEntity,
+  EntryItem,
+  HarvestEntity,
   LoggerEntity,
   ShelfFilterEntity,
   CropEntity,
@@ -76,6 +97,16 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0012Details,
   Migration0013Seasons,
   Migration0014Bench,
+  Migration0015Incubations,
+  Migration0016OwnFigures,
+  Migration0017Advice,
+  Migration0018RecipeRules,
+  Migration0019RecipeAmounts,
+  Migration0020Heaps,
+  Migration0021AimWeights,
+  Migration0022Studies,
+  Migration0023Log,
+  Migration0024Limits,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

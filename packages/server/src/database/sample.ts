@@ -4,7 +4,10 @@ import {
   BenchInput,
   ClaimInput,
   CropInput,
+  EntryInput,
+  HarvestInput,
   HOME_LEDGER,
+  HeapInput,
   JarTestInput,
   MovementInput,
   PlotInput,
@@ -13,13 +16,18 @@ import {
   RecipeInput,
   SeasonInput,
   SoilReportInput,
+  StudyInput,
   validateInput,
 } from '@wheat-ledger/contract';
 import {
   BENCH,
   CLAIMS,
+  claimWithStudies,
   CROPS,
   EARLIER_LABELS,
+  ENTRIES,
+  HARVESTS,
+  HEAPS,
   JAR_TESTS,
   LOGS,
   MOVEMENTS,
@@ -29,18 +37,23 @@ import {
   RECIPES,
   SEASONS,
   SOIL_REPORTS,
+  STUDIES,
 } from '@wheat-ledger/demo';
+import { StudyStore } from '../claims/study.store.js';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
 import { LoggerStore } from '../ground/logger.store.js';
 import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
+import { HeapStore } from '../mix/heap.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
 import { CropStore } from '../season/crop.store.js';
 import { ProgrammeStore } from '../season/programme.store.js';
 import { SeasonStore } from '../season/season.store.js';
+import { EntryStore } from '../rounds/entry.store.js';
+import { HarvestStore } from '../rounds/harvest.store.js';
 import { BenchService } from '../ledgers/bench.service.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 import { LedgersService } from '../ledgers/ledgers.service.js';
@@ -98,8 +111,13 @@ async function load(app: INestApplicationContext): Promise<void> {
   }
   for (const { product, ...movement } of MOVEMENTS)
     await app.get(MovementStore).create(checked(MovementInput, { ...movement, productId: idOf.get(product) }));
-  for (const { product, ...claim } of CLAIMS)
-    await claims.create(checked(ClaimInput, { ...claim, productId: idOf.get(product) }));
+  const studyOf = new Map<string, string>();
+  for (const study of STUDIES)
+    studyOf.set(study.title, (await app.get(StudyStore).create(checked(StudyInput, study))).id);
+  for (const { product, ...claim } of CLAIMS) {
+    const said = claimWithStudies(claim, (title) => studyOf.get(title) ?? '');
+    await claims.create(checked(ClaimInput, { ...said, productId: idOf.get(product) }));
+  }
   const recipeOf = new Map<string, string>();
   for (const { parts, ...recipe } of RECIPES) {
     const made = await recipes.create(
@@ -110,6 +128,7 @@ async function load(app: INestApplicationContext): Promise<void> {
     );
     recipeOf.set(recipe.name, made.id);
   }
+  for (const heap of HEAPS) await app.get(HeapStore).create(checked(HeapInput, heap));
   const onBench = BENCH.map(({ product, recipe, aside }) => ({
     kind: product === undefined ? 'recipe' : 'product',
     id: product === undefined ? recipeOf.get(recipe) : idOf.get(product),
@@ -128,4 +147,22 @@ async function load(app: INestApplicationContext): Promise<void> {
         })),
       }),
     );
+  const onGround = (plot: string, from: string) => ({
+    plotId: plotOf.get(plot),
+    seasonId: seasonOf.get(`${plot} ${from}`),
+  });
+  const entryOf = new Map<string, string>();
+  for (const { plot, from, items, corrects, ...entry } of ENTRIES) {
+    const made = await app.get(EntryStore).create(
+      checked(EntryInput, {
+        ...entry,
+        ...onGround(plot, from),
+        items: items.map(({ product, ...item }) => ({ ...item, productId: idOf.get(product) })),
+        ...(corrects === undefined ? {} : { corrects: entryOf.get(corrects) }),
+      }),
+    );
+    entryOf.set(entry.what, made.id);
+  }
+  for (const { plot, from, ...harvest } of HARVESTS)
+    await app.get(HarvestStore).create(checked(HarvestInput, { ...harvest, ...onGround(plot, from) }));
 }

@@ -1,5 +1,12 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { ClimateInput, IrrigationWaterInput, ShapeInput, TemperatureInput } from '@wheat-ledger/contract';
+import type {
+  ClimateInput,
+  IrrigationWaterInput,
+  LimitInput,
+  OwnFigureInput,
+  ShapeInput,
+  TemperatureInput,
+} from '@wheat-ledger/contract';
 import type { Medium, Texture } from '@wheat-ledger/core';
 import { Stored } from '../records/stored.entity.js';
 
@@ -28,4 +35,10 @@ export class Plot extends Stored {
 
   @Property({ type: 'json', nullable: true })
   water: IrrigationWaterInput | null = null;
+
+  @Property({ type: 'json', fieldName: 'own_figures', nullable: true })
+  ownFigures: OwnFigureInput[] | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  limits: LimitInput[] | null = null;
 }

@@ -14,6 +14,9 @@ export class SoilReportEntity extends Stored {
   @Property({ type: 'double', fieldName: 'depth_m' })
   depthM!: number;
 
+  @Property({ type: 'text', nullable: true })
+  advice: string | null = null;
+
   @Property({ type: 'text' })
   note!: string;
 }

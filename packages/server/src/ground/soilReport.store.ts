@@ -23,9 +23,9 @@ export class SoilReportStore extends RecordStore<SoilReportRow, SoilReportInput>
     return [...(await missingPlot(em, this.scope.id, input.plotId)), ...soilProblems(input)];
   }
 
-  protected columns({ plotId, name, sampledOn, depthM, figures, note }: SoilReportInput): Columns {
+  protected columns({ plotId, name, sampledOn, depthM, figures, advice, note }: SoilReportInput): Columns {
     return {
-      own: { plotId, name, sampledOn, depthM, note },
+      own: { plotId, name, sampledOn, depthM, advice: advice ?? null, note },
       lines: {
         figures: figures.map(({ analyte, value, unit, method }) => ({
           analyte,
@@ -37,13 +37,14 @@ export class SoilReportStore extends RecordStore<SoilReportRow, SoilReportInput>
     };
   }
 
-  protected toInput({ plotId, name, sampledOn, depthM, figures, note }: SoilReportRow): SoilReportInput {
+  protected toInput({ plotId, name, sampledOn, depthM, figures, advice, note }: SoilReportRow): SoilReportInput {
     return {
       plotId,
       name,
       sampledOn,
       depthM,
       figures: figures.map(({ analyte, value, unit, method }) => ({ analyte, value, unit, method })),
+      ...(advice === null ? {} : { advice }),
       note,
     };
   }

@@ -1,12 +1,16 @@
 import { Injectable, type Type } from '@nestjs/common';
 import { ModuleRef } from '@nestjs/core';
 import { kindOf, RECORD_KINDS, type RecordKind, type Use } from '@wheat-ledger/contract';
+import { StudyStore } from '../claims/study.store.js';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
 import { LoggerStore } from '../ground/logger.store.js';
 import { PlotStore } from '../ground/plot.store.js';
 import { SoilReportStore } from '../ground/soilReport.store.js';
+import { HeapStore } from '../mix/heap.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
+import { EntryStore } from '../rounds/entry.store.js';
+import { HarvestStore } from '../rounds/harvest.store.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
 import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
@@ -29,9 +33,13 @@ export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
   jar: JarTestStore,
   logger: LoggerStore,
   recipe: RecipeStore,
+  heap: HeapStore,
   programme: ProgrammeStore,
+  study: StudyStore,
   claim: ClaimStore,
   attachment: AttachmentStore,
+  entry: EntryStore,
+  harvest: HarvestStore,
   movement: MovementStore,
   filter: ShelfFilterStore,
 };

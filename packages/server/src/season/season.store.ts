@@ -2,7 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { seasonProblems, type FieldProblem, type SeasonInput } from '@wheat-ledger/contract';
-import { libraryCrop, printDay } from '@wheat-ledger/core';
+import { libraryCrop, printDay, type FedUntil } from '@wheat-ledger/core';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from '../ground/knownPlots.js';
 import { missingRecords } from '../records/missing.js';
@@ -32,6 +32,12 @@ export class SeasonEntity extends Stored {
   @Property({ type: 'double' })
   share!: number;
 
+  @Property({ type: 'text', fieldName: 'fed_until', nullable: true })
+  fedUntil: FedUntil | null = null;
+
+  @Property({ type: 'double', fieldName: 'nitrogen_kg_per_ha', nullable: true })
+  nitrogenKgPerHa: number | null = null;
+
   @Property({ type: 'text' })
   note!: string;
 }
@@ -55,7 +61,8 @@ export class SeasonStore extends RecordStore<SeasonEntity, SeasonInput> {
     ];
   }
 
-  protected columns({ plotId, crop, cropId, from, to, share, note }: SeasonInput): Columns {
+  protected columns(input: SeasonInput): Columns {
+    const { plotId, crop, cropId, from, to, share, note } = input;
     const words = cropId ? 'own crop' : (libraryCrop(crop ?? '')?.name ?? 'a crop');
     return {
       own: {
@@ -67,12 +74,15 @@ export class SeasonStore extends RecordStore<SeasonEntity, SeasonInput> {
         from,
         to: to ?? null,
         share,
+        fedUntil: input.fedUntil ?? null,
+        nitrogenKgPerHa: input.nitrogenKgPerHa ?? null,
         note,
       },
     };
   }
 
-  protected toInput({ plotId, crop, cropId, from, to, share, note }: SeasonEntity): SeasonInput {
+  protected toInput(season: SeasonEntity): SeasonInput {
+    const { plotId, crop, cropId, from, to, share, fedUntil, nitrogenKgPerHa, note } = season;
     return {
       plotId,
       ...(crop === null ? {} : { crop }),
@@ -80,6 +90,8 @@ export class SeasonStore extends RecordStore<SeasonEntity, SeasonInput> {
       from,
       ...(to === null ? {} : { to }),
       share,
+      ...(fedUntil === null ? {} : { fedUntil }),
+      ...(nitrogenKgPerHa === null ? {} : { nitrogenKgPerHa }),
       note,
     };
   }

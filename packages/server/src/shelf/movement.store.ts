@@ -1,8 +1,9 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Injectable } from '@nestjs/common';
-import type { FieldProblem, MovementInput } from '@wheat-ledger/contract';
+import { HttpStatus, Injectable } from '@nestjs/common';
+import type { FieldProblem, Kept, MovementInput } from '@wheat-ledger/contract';
 import { formatGiven, STOCK_REASON_WORDS, type StockReason } from '@wheat-ledger/core';
+import { ProblemException } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Operations } from '../records/operations.js';
 import { RecordStore } from '../records/recordStore.js';
@@ -32,6 +33,9 @@ export class MovementEntity extends Stored {
 
   @Property({ type: 'text' })
   note!: string;
+
+  @Property({ type: 'uuid', fieldName: 'entry_id', nullable: true })
+  entryId: string | null = null;
 }
 
 @Injectable()
@@ -51,12 +55,31 @@ export class MovementStore extends RecordStore<MovementEntity, MovementInput> {
     return [...nothing, ...(await missingProducts(em, this.scope.id, [{ path: 'productId', id: productId }]))];
   }
 
-  protected columns({ productId, amount, unit, reason, on, lot, note }: MovementInput): Columns {
-    const name = `${formatGiven(amount)} ${unit} ${STOCK_REASON_WORDS[reason]}`;
-    return { own: { name, productId, amount, unit, reason, on, lot, note } };
+  override async update(id: string, version: number, input: MovementInput): Promise<MovementInput & Kept> {
+    await this.byHand(id);
+    return super.update(id, version, input);
+  }
+  override async remove(id: string, version: number): Promise<MovementInput & Kept> {
+    await this.byHand(id);
+    return super.remove(id, version);
+  }
+  /** What a log entry took stays with it. */
+  private async byHand(id: string): Promise<void> {
+    const caused = { id, workspace: this.scope.id, entryId: { $ne: null } };
+    if ((await this.em.count(MovementEntity, caused)) > 0)
+      throw new ProblemException(
+        'of-an-entry',
+        HttpStatus.CONFLICT,
+        'This was taken by a log entry. Correct the entry, or undo it in the book.',
+      );
   }
 
-  protected toInput({ productId, amount, unit, reason, on, lot, note }: MovementEntity): MovementInput {
-    return { productId, amount, unit, reason, on, lot, note };
+  protected columns({ productId, amount, unit, reason, on, lot, note, entryId }: MovementInput): Columns {
+    const name = `${formatGiven(amount)} ${unit} ${STOCK_REASON_WORDS[reason]}`;
+    return { own: { name, productId, amount, unit, reason, on, lot, note, entryId: entryId ?? null } };
+  }
+
+  protected toInput({ productId, amount, unit, reason, on, lot, note, entryId }: MovementEntity): MovementInput {
+    return { productId, amount, unit, reason, on, lot, note, ...(entryId === null ? {} : { entryId }) };
   }
 }

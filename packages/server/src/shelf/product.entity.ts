@@ -1,5 +1,11 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
-import type { DirectionInput, LongevityInput, OrganicInput } from '@wheat-ledger/contract';
+import type {
+  DirectionInput,
+  IncubationInput,
+  LongevityInput,
+  OrganicInput,
+  OwnFigureInput,
+} from '@wheat-ledger/contract';
 import type { AnalysisUnit, Analyte, Basis, Origin, ProductForm, Provenance } from '@wheat-ledger/core';
 import { Stored } from '../records/stored.entity.js';
 
@@ -25,6 +31,12 @@ export class ProductEntity extends Stored {
 
   @Property({ type: 'json', nullable: true })
   longevity: LongevityInput | null = null;
+
+  @Property({ type: 'json', nullable: true })
+  incubation: IncubationInput | null = null;
+
+  @Property({ type: 'json', fieldName: 'own_figures', nullable: true })
+  ownFigures: OwnFigureInput[] | null = null;
 
   @Property({ type: 'text' })
   note!: string;

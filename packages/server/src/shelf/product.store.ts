@@ -19,7 +19,7 @@ import { AnalysisLine, OfferLine, ProductEntity, type ProductRow } from './produ
 
 /** Fields that may be missing and are kept as they are. */
 const OWN_FIELDS = ['labelText', 'origins'] as const;
-const OBJECT_FIELDS = ['directions', 'longevity', 'organic'] as const;
+const OBJECT_FIELDS = ['directions', 'longevity', 'organic', 'incubation', 'ownFigures'] as const;
 
 @Injectable()
 export class ProductStore extends RecordStore<ProductRow, ProductInput> {

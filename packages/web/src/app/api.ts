@@ -25,7 +25,7 @@ import type {
   Use,
 } from '@wheat-ledger/contract';
 
-const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
+export const ALL_TAGS = [...RECORD_KINDS, 'journal'] as const;
 const TAGS = [...ALL_TAGS, 'ledger', 'bench'] as const;
 const PAGE = 500;
 /** An absolute address lets the same code run where there is no page to be relative to. */
@@ -111,7 +111,9 @@ export const api = createApi({
       onQueryStarted: ({ kind }, started) =>
         patched(kind, (records, saved) => withRecord(kind, records, saved), started),
       // Somebody else's newer version is asked for when this one was refused.
-      invalidatesTags: (_result, error, { kind }) => (error ? [{ type: kind, id: 'present' }] : ['journal']),
+      // A log entry moves stock.
+      invalidatesTags: (_result, error, { kind }) =>
+        error ? [{ type: kind, id: 'present' }] : ['journal', ...(kind === 'entry' ? (['movement'] as const) : [])],
     }),
     remove: build.mutation<AnyRecord, Change>({
       query: ({ kind, record }) => ({

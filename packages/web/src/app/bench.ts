@@ -64,26 +64,32 @@ export function useBench() {
   return { ...laid, isLoading };
 }
 
-/** One is sent after the other, each with the bench as it is by then. */
+/** One is sent after the other. */
 let sent: Promise<unknown> = Promise.resolve();
+/** What the bench shall be while something of it is on its way: what the ledger is asked for meanwhile may be older. */
+let latest: readonly BenchPlace[] | undefined;
 
 /** Changes the bench on screen at once, and lays it in the ledger. */
 const layBench =
   (change: (places: readonly BenchPlace[]) => readonly BenchPlace[]): AppThunk =>
   (dispatch, getState) => {
-    const read = api.endpoints.bench.select();
-    dispatch(api.util.updateQueryData('bench', undefined, ({ places }) => ({ places: [...change(places)] })));
+    const before = latest ?? api.endpoints.bench.select()(getState()).data?.places;
+    if (!before) return;
+    const show = (places: readonly BenchPlace[]): void =>
+      void dispatch(api.util.updateQueryData('bench', undefined, () => ({ places: [...places] })));
+    const places = change(before);
+    latest = places;
+    show(places);
     sent = sent.then(async () => {
-      const bench = read(getState()).data;
-      if (!bench) return;
-      const answer = await dispatch(api.endpoints.layBench.initiate(bench));
-      if (answer.error)
-        dispatch(
-          deskSlice.actions.noticed({
-            text: `The bench is not kept. ${problemOf(answer.error).detail}`,
-            recordId: undefined,
-          }),
-        );
+      const answer = await dispatch(api.endpoints.layBench.initiate({ places: [...places] }));
+      if (latest === places) latest = undefined;
+      if (!answer.error) return show(latest ?? places);
+      dispatch(
+        deskSlice.actions.noticed({
+          text: `The bench is not kept. ${problemOf(answer.error).detail}`,
+          recordId: undefined,
+        }),
+      );
     });
   };
 

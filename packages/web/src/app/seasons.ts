@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { toSeason, toSite, type PlotRecord, type SeasonRecord } from '@wheat-ledger/contract';
-import type { Crop, Season, SiteInSeason } from '@wheat-ledger/core';
+import { toSeason, toSite, type LoggerRecord, type PlotRecord, type SeasonRecord } from '@wheat-ledger/contract';
+import { sharingGround, type Crop, type Season, type SiteInSeason } from '@wheat-ledger/core';
 import { useRecords } from './api';
 import { ofPlot, usePlot, useSeasonRecords } from './workspace';
 
@@ -29,6 +29,28 @@ export function useSeasons(plotId: string | undefined): {
   }, [records, chosen, crops, isLoading, cropsLoading]);
 }
 
+/** A plot in a season, with the other seasons on the same ground. */
+const siteInSeason = (
+  plot: PlotRecord,
+  logs: readonly LoggerRecord[],
+  { record, season }: ChosenSeason,
+  seasons: readonly ChosenSeason[],
+): SiteInSeason => ({
+  ...toSite(plot, logs),
+  season,
+  also: sharingGround(
+    season,
+    seasons.flatMap((s) => (s.record.id === record.id ? [] : [s.season])),
+  ),
+});
+
+/** A plot in one of its seasons, with what its loggers wrote. */
+export function useSiteIn(plot: PlotRecord, open: ChosenSeason): SiteInSeason {
+  const { seasons } = useSeasons(plot.id);
+  const { records: logs } = useRecords('logger', ofPlot(plot.id));
+  return useMemo(() => siteInSeason(plot, logs, open, seasons), [plot, logs, open, seasons]);
+}
+
 /** The crop of the season that is looked at. */
 export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly crop: Crop | undefined } {
   const { plot } = usePlot();
@@ -39,13 +61,13 @@ export function usePlotCrop(): { readonly plot: PlotRecord | undefined; readonly
 /** The chosen plot in its season as the core computes with it, what its loggers wrote included; no site where no season says what grows. */
 export function useSite() {
   const { plot } = usePlot();
-  const { chosen, isLoading: seasonsLoading } = useSeasons(plot?.id);
+  const { seasons, chosen, isLoading: seasonsLoading } = useSeasons(plot?.id);
   const { records: logs, isLoading: logsLoading } = useRecords('logger', ofPlot(plot?.id));
   const isLoading = seasonsLoading || logsLoading;
   const site = useMemo((): SiteInSeason | undefined => {
     // What loggers wrote is waited for: without it everything would be worked out twice.
     if (!plot || !chosen || isLoading) return undefined;
-    return { ...toSite(plot, logs), season: chosen.season };
-  }, [plot, chosen, logs, isLoading]);
+    return siteInSeason(plot, logs, chosen, seasons);
+  }, [plot, chosen, seasons, logs, isLoading]);
   return { plot, crop: chosen?.season.crop, site, isLoading };
 }

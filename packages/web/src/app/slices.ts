@@ -1,5 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { DecimalMark, Figure, Nutrient, SodicSchool } from '@wheat-ledger/core';
+import type { RecipeRuleInput } from '@wheat-ledger/contract';
+import type { DecimalMark, ExchangeRate, Figure, HourlyRate, Nutrient, SodicSchool } from '@wheat-ledger/core';
+
+/** Rules of a mix under one name. */
+export interface RuleSet {
+  readonly name: string;
+  readonly rules: readonly RecipeRuleInput[];
+}
 
 export interface Settings {
   readonly massUnit: 'kg' | 'lb';
@@ -20,6 +27,16 @@ export interface Settings {
   /** The shelf as drawn bags or as lines, and which columns those have; the usual ones until they are chosen. */
   readonly shelfAs: 'bags' | 'lines';
   readonly shelfColumns: readonly string[] | undefined;
+  /** What an hour of work is worth; not counted when missing. */
+  readonly hour: HourlyRate | undefined;
+  /** Rates between currencies, as they were typed. */
+  readonly rates: readonly ExchangeRate[];
+  /** How far away counts as local, km. */
+  readonly localKm: number;
+  /** Volumes of the scoops one has, as typed. */
+  readonly scoops: string;
+  /** Sets of rules for mixes. */
+  readonly ruleSets: readonly RuleSet[];
   /** Who writes in the book, typed once in each browser. */
   readonly who: string;
   /** Whether the bench is one line; on a narrow screen it is until somebody unfolds it. */
@@ -39,6 +56,27 @@ const FIRST_SETTINGS: Settings = {
   decimalMark: undefined,
   shelfAs: 'bags',
   shelfColumns: undefined,
+  hour: undefined,
+  rates: [],
+  localKm: 50,
+  scoops: '60 mL; 250 mL; 1 L',
+  ruleSets: [
+    {
+      name: 'acid-loving plants',
+      rules: [
+        { kind: 'keep', on: true, what: 'noNitrate' },
+        { kind: 'limit', on: true, of: 'liming', high: 0 },
+      ],
+    },
+    {
+      name: 'sensitive to chloride and salt',
+      rules: [
+        { kind: 'keep', on: true, what: 'noChloride' },
+        { kind: 'limit', on: true, of: 'salt', high: 40 },
+      ],
+    },
+    { name: 'plants only', rules: [{ kind: 'keep', on: true, what: 'plants' }] },
+  ],
   who: '',
   benchFolded: undefined,
 };

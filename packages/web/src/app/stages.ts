@@ -1,5 +1,5 @@
 import type { LucideIcon } from 'lucide-react';
-import { BookOpen, FlaskConical, Hourglass, Scale, Shovel, Tags, Quote } from 'lucide-react';
+import { BookOpen, CalendarCheck, FlaskConical, Hourglass, Scale, Shovel, Tags, Quote } from 'lucide-react';
 
 export interface Stage {
   readonly path: string;
@@ -15,6 +15,7 @@ export const STAGES: readonly Stage[] = [
   { path: '/price', name: 'Price', question: 'What does a unit of each nutrient cost?', icon: Scale },
   { path: '/release', name: 'Release', question: 'When does the nitrogen arrive?', icon: Hourglass },
   { path: '/mix', name: 'Mix', question: 'What could be mixed instead?', icon: FlaskConical },
+  { path: '/rounds', name: 'Rounds', question: 'What goes where today, and what was done?', icon: CalendarCheck },
   { path: '/claims', name: 'Claims', question: 'Is what the bag promises true?', icon: Quote },
   { path: '/book', name: 'Book', question: 'What was changed, and when?', icon: BookOpen },
 ];

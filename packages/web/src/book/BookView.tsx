@@ -6,6 +6,7 @@ import { problemOf, useJournalQuery, useUndoMutation } from '../app/api';
 import { deskSlice, settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { LedgersLink } from '../frame/LedgerSwitch';
+import { BookPages } from './BookPages';
 import { changesBetween } from './changes';
 import { Exchange } from './Exchange';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -140,6 +141,7 @@ export function BookView() {
   if (isLoading) return <Loading what="the book" />;
   return (
     <Sheet title="Book" question="What was changed, and when?" actions={<PrintButton />}>
+      <BookPages />
       <WhoWrites />
       <Exchange />
       {error !== undefined && <Failed error={error} retry={() => void refetch()} />}

@@ -1,8 +1,17 @@
-import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useEffect, useMemo, useRef } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { ClaimInput, toClaim, type ClaimRecord } from '@wheat-ledger/contract';
-import { analyteName, CROP_LIBRARY, judge, libraryCrop, massFraction, type Nutrient } from '@wheat-ledger/core';
+import { ClaimInput, dosed, type ClaimRecord } from '@wheat-ledger/contract';
+import {
+  analyteName,
+  CROP_LIBRARY,
+  libraryCrop,
+  massFraction,
+  VERDICTS,
+  type Judgement,
+  type Nutrient,
+  type Product,
+} from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { usePlotCrop } from '../app/seasons';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
@@ -18,8 +27,17 @@ import { Swatch } from '../ui/patterns';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
-import { claimText, readClaim, type ClaimText } from './claimText';
+import { ApartPart } from './ApartPart';
+import { blankClaim, claimText, readClaim, type ClaimText } from './claimText';
+import { DosePart } from './DosePart';
+import { EvidencePart } from './EvidencePart';
+import { HistoryPart, withVerdict } from './HistoryPart';
 import { JudgementSheet } from './JudgementSheet';
+import { OwnAnswer } from './OwnAnswer';
+import { SlipsPart } from './SlipsPart';
+import { StudiesPart } from './StudiesPart';
+import { useJudge } from './useJudge';
+import { WorthPart } from './WorthPart';
 
 /** Elements a mechanism may rest on; traces and metals are asked about elsewhere. */
 const ASKED: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Si', 'Fe', 'Mn', 'Zn', 'Cu', 'B'];
@@ -44,25 +62,45 @@ function NeedsBoxes() {
   );
 }
 
+const OWN = [{ value: '', text: 'leave it to the checks' }, ...VERDICTS.map((v) => ({ value: v, text: v }))];
+/** A verdict of one's own, with its reason; the program's is kept beside it. */
+function OverrulePart() {
+  const { control } = useFormContext<ClaimText>();
+  const own = useWatch({ control, name: 'overrule' });
+  return (
+    <div className="grid gap-3 sm:grid-cols-[14rem_1fr]">
+      <SelectField name="overrule" label="Your own verdict" options={OWN} />
+      {own !== '' && <TextField name="because" label="Your reason" />}
+    </div>
+  );
+}
+
+/** What would settle more, were it entered. */
+const lacksOf = (product: Product, needs: readonly string[]) => [
+  ...(product.directions.length === 0
+    ? [{ what: `The label rate of ${product.name}`, why: 'without one there is no dose', to: `/shelf/${product.id}` }]
+    : []),
+  ...needs
+    .filter((n) => massFraction(product, n as Nutrient).kind === 'notDeclared')
+    .map((n) => ({
+      what: `How much ${analyteName(n as Nutrient)} is in ${product.name}`,
+      why: 'its label does not say',
+      to: `/shelf/${product.id}`,
+    })),
+];
+
 function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly ShelfProduct[] }) {
   const navigate = useNavigate();
   const { crop } = usePlotCrop();
   const takeOut = useTakeOut('claim', '/claims');
   const saved = useMemo(
-    (): ClaimText =>
-      record
-        ? claimText(record)
-        : {
-            statement: '',
-            saidBy: '',
-            productId: '',
-            crop: (crop && libraryCrop(crop.key)?.key) ?? 'wheat',
-            needs: [],
-          },
+    (): ClaimText => (record ? claimText(record) : blankClaim((crop && libraryCrop(crop.key)?.key) ?? 'wheat')),
     [record, crop],
   );
+  const latest = useRef<Judgement>(undefined);
   const { form, edit } = useRecordForm<'claim', ClaimText>({
     kind: 'claim',
+    beforeSaving: (plain) => withVerdict(plain, latest.current, record?.history),
     Input: ClaimInput,
     record,
     saved,
@@ -71,31 +109,14 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
     onSaved: (c) => navigate(`/claims/${c.id}`, { flushSync: true }),
   });
   const text = useWatch({ control: form.control }) as ClaimText;
-  const judgement = useMemo(() => {
-    const product = shelf.find((s) => s.record.id === text.productId)?.product;
-    return product && judge(toClaim(readClaim(text).plain, product));
-  }, [text, shelf]);
+  const input = useMemo(() => readClaim(text).plain, [text]);
+  const judgeClaim = useJudge([input.productId], shelf);
+  const judgement = useMemo(() => judgeClaim(input), [judgeClaim, input]);
+  useEffect(() => {
+    latest.current = judgement;
+  }, [judgement]);
   const product = shelf.find((s) => s.record.id === text.productId)?.product;
-  const claimLacks = product
-    ? [
-        ...(product.directions.length === 0
-          ? [
-              {
-                what: `The label rate of ${product.name}`,
-                why: 'without one there is no dose',
-                to: `/shelf/${product.id}`,
-              },
-            ]
-          : []),
-        ...text.needs
-          .filter((n) => massFraction(product, n as Nutrient).kind === 'notDeclared')
-          .map((n) => ({
-            what: `How much ${analyteName(n as Nutrient)} is in ${product.name}`,
-            why: 'its label does not say',
-            to: `/shelf/${product.id}`,
-          })),
-      ]
-    : [];
+  const claimLacks = product ? lacksOf(product, text.needs) : [];
   const bags = [
     { value: '', text: 'choose a bag' },
     ...shelf.map((s) => ({ value: s.record.id, text: s.product.name })),
@@ -104,7 +125,20 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
     <Sheet
       title={record ? 'A claim, taken apart' : 'Take a claim apart'}
       question="One sentence, one bag, one crop. The checks run as you type."
-      actions={<PrintButton />}
+      actions={
+        record ? (
+          <>
+            <Link to={`/claims/of/${record.productId}`} className="action">
+              All claims of it
+            </Link>
+            <Link to={`/claims/${record.id}/sheet`} className="action">
+              The sheet to take along
+            </Link>
+          </>
+        ) : (
+          <PrintButton />
+        )
+      }
     >
       <EditForm<'claim', ClaimText>
         {...edit}
@@ -132,6 +166,8 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
             />
           </div>
           <NeedsBoxes />
+          <ApartPart />
+          {product && <DosePart product={product} />}
         </div>
         <OnPaper title={`“${text.statement}”`}>
           Said by {text.saidBy || 'nobody named'}, of {product?.name ?? 'no bag yet'}, for{' '}
@@ -139,8 +175,28 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
           {text.needs.length > 0 &&
             ` To work it must bring ${text.needs.map((n) => analyteName(n as Nutrient)).join(', ')}.`}
         </OnPaper>
-        {judgement ? (
-          <JudgementSheet judgement={judgement} />
+        {judgement && product ? (
+          <>
+            <JudgementSheet
+              judgement={judgement}
+              overrule={input.overrule}
+              own={(check, name) => <OwnAnswer check={check} name={name.toLowerCase()} />}
+            />
+            <EvidencePart
+              evidence={judgement.evidence}
+              kind={text.kind || (text.needs.length > 0 ? 'supplies' : 'other')}
+              less={text.less}
+            />
+            <div className="no-print">
+              <StudiesPart />
+            </div>
+            <WorthPart input={input} product={dosed(product, input)} evidence={judgement.evidence} />
+            <SlipsPart product={product} slips={input.slips && { slips: input.slips, tolerance: input.tolerance }} />
+            <div className="no-print">
+              <OverrulePart />
+            </div>
+            <HistoryPart history={record?.history ?? []} judgement={judgement} />
+          </>
         ) : (
           <Empty>Choose the bag it is said of, and the checks run.</Empty>
         )}
@@ -152,15 +208,16 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
               What the crop <Term of="uptake">takes up</Term> is a class average, with its range.
             </>,
             <>
-              The <Term of="dose">dose</Term> is what the bag’s <Term of="label">label</Term> says.
+              The <Term of="dose">dose</Term> is what the bag’s <Term of="label">label</Term> says, unless you type
+              another.
             </>,
           ]}
           missing={claimLacks}
         />
-        <MarginNote title="Not yet looked at">
+        <MarginNote title="How a verdict comes about">
           <p>
-            Seven of the nine checks have no numbers yet, a <Term of="confounder">confounder</Term> among them, so no
-            verdict is surer than moderate.
+            Nine checks and one table. A figure is reckoned without a study; an effect without one is not shown. What
+            else came along, a <Term of="confounder">confounder</Term>, and who earns by it make it less sure.
           </p>
         </MarginNote>
       </MarginNotes>

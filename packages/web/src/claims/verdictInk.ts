@@ -5,7 +5,6 @@ const INKS: Readonly<Record<Verdict, string>> = {
   'Stands where …': 'text-moss',
   'Not shown': 'text-slate',
   'Does not stand': 'text-beet',
-  'Could do harm': 'text-beet',
 };
 export const verdictInk = (verdict: Verdict): string => INKS[verdict];
 

@@ -12,6 +12,7 @@ export function useLacks(): Readonly<Record<string, string>> {
   const { plot } = usePlot();
   const { records: recipes } = useRecords('recipe');
   const { records: claims } = useRecords('claim');
+  const { records: entries } = useRecords('entry');
   return useMemo(() => {
     const unpriced = compared.filter((p) => !p.offers.some((o) => o.price)).length;
     const bench = compared.length < 2 ? 'needs 2 on the bench' : undefined;
@@ -21,8 +22,9 @@ export function useLacks(): Readonly<Record<string, string>> {
       '/price': bench ?? (unpriced > 0 ? `${unpriced} without a price` : 'all priced'),
       '/release': bench ?? (plot ? counted(compared.length, 'curve') : 'needs a plot'),
       '/mix': shelf.length === 0 ? 'needs a bag' : counted(recipes.length, 'recipe'),
+      '/rounds': entries.length === 0 ? 'nothing logged' : counted(entries.length, 'log entry', 'log entries'),
       '/claims': counted(claims.length, 'claim'),
       '/book': 'every change',
     };
-  }, [shelf, compared, plot, recipes, claims]);
+  }, [shelf, compared, plot, recipes, claims, entries]);
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { format } from 'date-fns';
 import { Timer, Trash2 } from 'lucide-react';
-import { toJarReadings, type JarTestInput, type JarTestRecord, type PlotRecord } from '@wheat-ledger/contract';
+import { inputOf, toJarReadings, type JarTestRecord, type PlotRecord } from '@wheat-ledger/contract';
 import {
   CLOUD_WORDS,
   dispersionResult,
@@ -40,15 +40,6 @@ function useNow(running: boolean): number {
   }, [running]);
   return now;
 }
-
-const inputOf = ({ plotId, name, kind, startedAt, readings, note }: JarTestRecord): JarTestInput => ({
-  plotId,
-  name,
-  kind,
-  ...(startedAt ? { startedAt } : {}),
-  readings,
-  note,
-});
 
 function StepRow({ jar, step, now }: { jar: JarTestRecord; step: JarStep; now: number }) {
   const { keep, saving } = useKeep('jar');

@@ -6,7 +6,6 @@ import { PaperPicture } from '../papers/PaperPicture';
 import { PaperText } from '../papers/PaperText';
 import { PracticeLab } from '../papers/PracticeLab';
 import type { Picture } from '../papers/readPaperFile';
-import { asPaper, isCommaTable } from '../papers/tables';
 import { usePaperFile } from '../papers/usePaperFile';
 import { useSlipReading } from '../papers/useReading';
 import { FormPart } from '../ui/EditForm';
@@ -122,7 +121,7 @@ export function PasteSlip({ latest }: { latest: readonly SoilFigure[] }) {
             lines={firstOfEach}
             active={active}
             onActive={setActive}
-            onText={(next) => setText(isCommaTable(next) ? asPaper(next) : next)}
+            onText={setText}
           />
         </div>
         {lines.length > 0 && (

@@ -131,6 +131,12 @@ function ReportForm({ plot, record }: { plot: PlotRecord; record?: SoilReportRec
           <TextField name="depth" label="Depth of the layer" placeholder="15 cm or 6 in" />
         </div>
         <FigureRows />
+        <TextField
+          name="advice"
+          label="What it recommends to give"
+          placeholder="N 120, P2O5 60, K2O 80 kg/ha"
+          className="mt-3 max-w-96"
+        />
         <LongField name="note" label="Note" />
       </EditForm>
       <MarginNotes>

@@ -1,20 +1,26 @@
 import { useState } from 'react';
+import { format, parseISO, subDays } from 'date-fns';
 import { CloudSun } from 'lucide-react';
 import { CLIMATE_NAMES, CLIMATES, type ClimateType } from '@wheat-ledger/contract';
 import { useLazyStationQuery } from '../app/api';
 
+const YEAR_DAYS = 365.25;
+
 interface StationProps {
-  readonly start: string;
+  /** The last day of its readings. */
+  readonly end: string;
   readonly busy: boolean;
   readonly onReadings: (name: string, csv: Blob) => Promise<void>;
 }
 
 /** The simulated station: a stand-in whose file takes the way of any logger's. */
-export function Station({ start, busy, onReadings }: StationProps) {
+export function Station({ end, busy, onReadings }: StationProps) {
   const [climate, setClimate] = useState<ClimateType>('coolTemperate');
   const [fetchReadings] = useLazyStationQuery();
-  const take = async (): Promise<void> => {
-    const csv = await fetchReadings({ climate, from: start, days: 365, seed: 1 }).unwrap();
+  const take = async (years: number): Promise<void> => {
+    const days = Math.round(years * YEAR_DAYS);
+    const from = format(subDays(parseISO(end), days), 'yyyy-MM-dd');
+    const csv = await fetchReadings({ climate, from, days, seed: 1 }).unwrap();
     await onReadings(`Simulated station, ${CLIMATE_NAMES[climate]}`, new Blob([csv], { type: 'text/csv' }));
   };
   return (
@@ -34,9 +40,12 @@ export function Station({ start, busy, onReadings }: StationProps) {
           ))}
         </select>
       </label>
-      <button type="button" className="action" disabled={busy} onClick={() => void take()}>
+      <button type="button" className="action" disabled={busy} onClick={() => void take(1)}>
         <CloudSun size={16} aria-hidden="true" />
         Take a year of its readings
+      </button>
+      <button type="button" className="action" disabled={busy} onClick={() => void take(20)}>
+        Take twenty years
       </button>
     </div>
   );

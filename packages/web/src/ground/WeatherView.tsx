@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { format, subDays } from 'date-fns';
 import { Trash2, Upload } from 'lucide-react';
 import {
   quantitiesOf,
@@ -22,6 +21,7 @@ import {
 import { asTableFile, TABLE_FILES } from '../papers/sheets';
 import { problemOf, useRecords, useTakeLogMutation } from '../app/api';
 import { dataAt } from '../app/ledger';
+import { today } from '../app/today';
 import { ofPlot } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -33,7 +33,6 @@ import { Station } from './Station';
 import { usePlotPage } from '../ui/usePlotPage';
 import { YearOfWarmth } from './YearOfWarmth';
 
-const DAYS = 365;
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 
 /** The logs of a plot, the newest first. */
@@ -185,7 +184,7 @@ function TakeFile({ plot }: { plot: PlotRecord }) {
             }}
           />
         </label>
-        <Station start={format(subDays(new Date(), DAYS), 'yyyy-MM-dd')} onReadings={take} busy={isLoading} />
+        <Station end={today()} onReadings={take} busy={isLoading} />
       </div>
       <div aria-live="polite" className="mt-2" data-testid="log-outcome">
         {outcome && 'trouble' in outcome && <Remark tone="caution">{outcome.trouble}</Remark>}

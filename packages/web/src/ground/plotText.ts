@@ -8,6 +8,8 @@ import {
   whenTyped,
   type ClimateInput,
   type IrrigationWaterInput,
+  type LimitInput,
+  type OwnFigureInput,
   type PlotInput,
   type ReadText,
   type ShapeInput,
@@ -50,6 +52,10 @@ export interface PlotText {
   irrigationMm: string[];
   etMm: string[];
   water: Record<WaterField, string>;
+  /** Kept as they are: they are changed where they are used. */
+  ownFigures?: OwnFigureInput[];
+  /** Kept as they are: they are changed in the book. */
+  limits?: LimitInput[];
 }
 export type WaterField = keyof IrrigationWaterInput;
 export const WATER_FIELDS: Readonly<Record<WaterField, string>> = {
@@ -123,6 +129,8 @@ export const plotText = (p: PlotInput): PlotText => ({
       }
     : {}),
   water: Object.fromEntries(WATER_KEYS.map((key) => [key, typedNumber(p.water?.[key])])) as Record<WaterField, string>,
+  ...given('ownFigures', p.ownFigures),
+  ...given('limits', p.limits),
   kind: p.temperature.kind,
   ...(p.temperature.kind === 'monthly'
     ? { meansC: (p.temperature.meansC ?? []).map((v) => typedNumber(v)) }
@@ -207,6 +215,8 @@ export function readPlot(text: PlotText): ReadText & { readonly plain: PlotInput
     ...given('shape', shape),
     ...given('climate', readClimate(read, text)),
     ...given('water', readWater(read, text)),
+    ...given('ownFigures', text.ownFigures),
+    ...given('limits', text.limits),
   };
   return { plain, problems: read.problems };
 }

@@ -1,12 +1,15 @@
 import {
+  given,
   Reader,
   rowsWith,
   toValue,
+  whenTyped,
   type DeclaredValueInput,
   type ReadText,
   type SoilReportInput,
 } from '@wheat-ledger/contract';
 import {
+  parseAdvice,
   printDeclared,
   typedNumber,
   soilFigureProblem,
@@ -29,6 +32,8 @@ export interface SoilText {
   sampledOn: string;
   depth: string;
   figures: SoilFigureText[];
+  /** What the laboratory recommends. */
+  advice: string;
   note: string;
 }
 
@@ -44,6 +49,7 @@ export const blankSoil = (today: string): SoilText => ({
   sampledOn: today,
   depth: '15 cm',
   figures: [{ analyte: 'pH', value: '', unit: '', method: 'notSaid' }, blankFigure()],
+  advice: '',
   note: '',
 });
 
@@ -51,6 +57,7 @@ export const soilText = (r: SoilReportInput): SoilText => ({
   name: r.name,
   sampledOn: r.sampledOn,
   depth: `${typedNumber(r.depthM)} m`,
+  advice: r.advice ?? '',
   note: r.note,
   figures: r.figures.map((f) => figureText({ ...f, value: f.value as DeclaredValue })),
 });
@@ -65,6 +72,10 @@ export const readSoil =
       plotId,
       name: text.name.trim(),
       sampledOn: read.day('sampledOn', text.sampledOn) ?? '',
+      ...given(
+        'advice',
+        whenTyped(text.advice, () => text.advice.trim()),
+      ),
       note: text.note.trim(),
       depthM: read.canonical('depth', text.depth, 'length', 'm') ?? 0,
       figures: rows.flatMap(([f, i]) => {
@@ -76,5 +87,7 @@ export const readSoil =
         return [{ ...figure, value }];
       }),
     };
+    const advice = parseAdvice(text.advice);
+    if (!advice.ok) read.refuse('advice', advice.reason);
     return { plain, problems: read.problems, rows: { figures: rows.map(([, i]) => i) } };
   };

@@ -4,39 +4,131 @@ import { Trash2 } from 'lucide-react';
 import {
   mixture,
   parseGrade,
-  parseNumber,
   parseQuantity,
   readParts,
+  type Brief,
+  type Component,
   type Product,
   type TypedPart,
 } from '@wheat-ledger/core';
+import { Reader, toOnePart } from '@wheat-ledger/contract';
+import { useCounted } from '../app/counted';
 import { useAppSelector } from '../app/store';
 import { Choice } from '../ui/Choice';
 import { SelectField, TextField } from '../ui/Field';
 import { Empty, Remark } from '../ui/Sheet';
+import { EqualDose } from './EqualDose';
 import { MixtureSheet } from './MixtureSheet';
-import type { RecipeText } from './recipeText';
+import { PartSlider } from './PartSlider';
+import { PutOnShelf } from './PutOnShelf';
+import { readPart, type PartText, type RecipeText } from './recipeText';
+import { SwapPart } from './SwapPart';
+import { TubLabel } from './TubLabel';
+import { useBlend } from './useBlend';
+import { partsOf, useTarget } from './useTarget';
 
 function typedParts(text: RecipeText, shelf: readonly Product[]): readonly TypedPart[] {
   return text.parts.flatMap((part): TypedPart[] => {
     const product = shelf.find((p) => p.id === part.productId);
-    const read = parseNumber(part.parts);
-    return product && read.ok && read.value > 0 ? [{ product, parts: read.value }] : [];
+    const read = new Reader();
+    const typed = part.parts.trim() === '' ? { parts: 0 } : readPart(read, '', part.parts);
+    return product && read.problems.length === 0 && typed.parts > 0 ? [{ product, ...typed }] : [];
   });
 }
 
+const PLAIN: Brief = { rules: [], aim: 'cost' };
+/** The same bags in the parts that meet what the recipe is meant to be. */
+function Corrected({
+  text,
+  products,
+  onUse,
+}: {
+  text: RecipeText;
+  products: readonly Product[];
+  onUse: (parts: readonly PartText[]) => void;
+}) {
+  const { target } = useTarget(text);
+  const { latest: found } = useBlend(products, target, PLAIN).blend;
+  if (!target || !found) return null;
+  if (found.kind !== 'recipe')
+    return (
+      <p className="mb-3" data-testid="corrected">
+        These bags alone cannot be {text.target.trim()}: see “From a target” for what could.
+      </p>
+    );
+  const parts = partsOf(found.mixture);
+  const nameOf = (id: string): string => products.find((p) => p.id === id)?.name ?? '';
+  return (
+    <p className="mb-3" data-testid="corrected">
+      To be {text.target.trim()}, these bags would have to be, by weight:{' '}
+      {parts.map((p) => `${p.parts} ${nameOf(p.productId)}`).join(', ')}.{' '}
+      <button type="button" className="plain no-print" onClick={() => onUse(parts)}>
+        Take these parts
+      </button>
+    </p>
+  );
+}
+
+/** What the parts really are, with what else can be done about them. */
+function Checked({
+  text,
+  components,
+  products,
+  shelf,
+}: {
+  text: RecipeText;
+  components: readonly Component[];
+  products: readonly Product[];
+  shelf: readonly Product[];
+}) {
+  const { setValue } = useFormContext<RecipeText>();
+  const massUnit = useAppSelector((s) => s.settings.massUnit);
+  const parsed = text.target.trim() === '' || text.strength === 'amount' ? undefined : parseGrade(text.target);
+  const batch = parseQuantity(text.batch, 'mass', 'kg');
+  const batchKg = batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10;
+  const mix = useMemo(() => mixture(components), [components]);
+  const take = (parts: readonly PartText[]): void => {
+    setValue('parts', [...parts], { shouldDirty: true });
+    setValue('by', 'weight');
+  };
+  return (
+    <>
+      <Corrected text={text} products={products} onUse={take} />
+      {parsed?.kind === 'one' && <EqualDose mix={mix} target={parsed.grade} named={text.target.trim()} />}
+      <MixtureSheet
+        mix={mix}
+        batchKg={batchKg}
+        target={parsed?.kind === 'one' ? parsed.grade : undefined}
+        massUnit={massUnit}
+      />
+      <TubLabel name={text.name.trim() || 'A mix'} mix={mix} />
+      <SwapPart
+        mix={mix}
+        batchKg={batchKg}
+        shelf={shelf}
+        massUnit={massUnit}
+        onTake={(found) => take(partsOf(mixture(found.components)))}
+      />
+      <PutOnShelf name={text.name} mix={mix} />
+    </>
+  );
+}
+
 /** From parts to the analysis that really results. */
-export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly Product[] }) {
+export function CheckParts({ text, shelf: bags }: { text: RecipeText; shelf: readonly Product[] }) {
+  const shelf = useCounted(bags);
   const { control, setValue } = useFormContext<RecipeText>();
   const { fields, append, remove } = useFieldArray({ control, name: 'parts' });
-  const massUnit = useAppSelector((s) => s.settings.massUnit);
+  // The same bags are the same list, whatever their parts.
+  const ids = text.parts.map((p) => p.productId).join();
+  const products = useMemo(() => shelf.filter((p) => ids.split(',').includes(p.id)), [ids, shelf]);
   const by = text.by === 'volume' ? 'volume' : 'weight';
   const reading = useMemo(() => {
     const parts = typedParts(text, shelf);
-    return parts.length > 0 ? readParts(parts, by) : undefined;
+    return parts.length > 0 ? readParts(parts, by, toOnePart(text.onePart)) : undefined;
   }, [text, shelf, by]);
-  const parsed = text.target.trim() === '' ? undefined : parseGrade(text.target);
-  const batch = parseQuantity(text.batch, 'mass', 'kg');
+  const amounts = text.parts.filter((p) => p.parts.trim() !== '').map((p) => /\p{L}/u.test(p.parts));
+  const mixed = text.onePart !== '' || (amounts.includes(true) && amounts.includes(false));
   const options = [{ value: '', text: 'choose a bag' }, ...shelf.map((p) => ({ value: p.id, text: p.name }))];
   return (
     <>
@@ -55,21 +147,16 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
             />
           </div>
         </div>
+        {mixed && <TextField name="onePart" label="One part is" placeholder="1 US cup" className="w-32" />}
         <TextField name="batch" label="Batch" className="w-28" />
         <TextField name="target" label="Meant to be (if anything)" placeholder="5-3-4" className="w-44" />
       </div>
       <ul className="no-print mb-2 flex flex-col gap-1.5">
         {fields.map((field, i) => (
-          <li key={field.id} className="flex items-start gap-2">
-            <TextField
-              name={`parts.${i}.parts`}
-              label={`Part ${i + 1}, how many`}
-              bare
-              className="w-24"
-              inputMode="decimal"
-            />
+          <li key={field.id} className="flex flex-wrap items-center gap-2">
+            <TextField name={`parts.${i}.parts`} label={`Part ${i + 1}, how many or how much`} bare className="w-32" />
             <span className="hidden pt-1.5 text-faint sm:inline">
-              {by === 'weight' ? 'by weight of' : 'by volume of'}
+              {/\p{L}/u.test(text.parts[i]?.parts ?? '') ? 'of' : by === 'weight' ? 'by weight of' : 'by volume of'}
             </span>
             <SelectField
               name={`parts.${i}.productId`}
@@ -77,6 +164,11 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
               bare
               options={options}
               className="min-w-52 flex-1"
+            />
+            <PartSlider
+              label={`Move part ${i + 1}`}
+              text={text.parts[i]?.parts ?? ''}
+              onMove={(parts) => setValue(`parts.${i}.parts`, parts, { shouldDirty: true })}
             />
             <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
               <Trash2 size={15} aria-hidden="true" />
@@ -90,6 +182,11 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
       </button>
       <div aria-live="polite">
         {!reading && <Empty>Type the parts of a recipe you have to see what it really is.</Empty>}
+        {reading?.kind === 'needsPart' && (
+          <Remark tone="note">
+            Some are parts and some are amounts: say what one part is, such as 1 US cup or 50 g.
+          </Remark>
+        )}
         {reading?.kind === 'needsDensity' && (
           <Remark tone="caution">
             By volume, a part weighs its density, and {reading.products.join(', ')}{' '}
@@ -97,12 +194,7 @@ export function CheckParts({ text, shelf }: { text: RecipeText; shelf: readonly 
           </Remark>
         )}
         {reading?.kind === 'components' && (
-          <MixtureSheet
-            mix={mixture(reading.components)}
-            batchKg={batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10}
-            target={parsed?.kind === 'one' ? parsed.grade : undefined}
-            massUnit={massUnit}
-          />
+          <Checked text={text} components={reading.components} products={products} shelf={shelf} />
         )}
       </div>
     </>

@@ -1,34 +1,57 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { useFormContext } from 'react-hook-form';
+import type { parseGrade } from '@wheat-ledger/core';
 import {
-  compoundPerElement,
+  formatFixed,
   formatTrimmed,
-  parseGrade,
-  parseNumber,
   parseQuantity,
   printGrade,
   symbolIn,
+  typicalBeside,
+  typicalEntry,
+  type Aim,
+  type Batch,
   type Blend,
   type BlendTarget,
   type Mixture,
   type Product,
 } from '@wheat-ledger/core';
-import { usePlotCrop } from '../app/seasons';
+import { useCounted } from '../app/counted';
 import { useAppSelector } from '../app/store';
-import { Choice } from '../ui/Choice';
-import { TextField } from '../ui/Field';
+import { useInside } from '../app/useInside';
+import { useStockKg } from '../app/stock';
+import type { ShelfProduct } from '../app/workspace';
 import { Empty, Remark } from '../ui/Sheet';
+import { aimUnit, AroundPart } from './AroundPart';
+import { CameAlong } from './CameAlong';
 import { MixtureSheet } from './MixtureSheet';
 import type { PartText, RecipeText } from './recipeText';
+import { partsOf, useBrief, useTarget } from './useTarget';
+import { RuledOut } from './RuledOut';
+import { RulesPart } from './RulesPart';
+import { TargetFields, type From } from './TargetFields';
+import { TargetOffers } from './TargetOffers';
 import { TaskNote } from '../ui/TaskNote';
 import { useBlend } from './useBlend';
 
-/** Parts by weight per 100, as they are typed into the check. */
-const partsOf = (mix: Mixture): readonly PartText[] =>
-  mix.components.map((c) => ({
-    productId: c.product.id,
-    parts: String(Number(((c.kg / mix.totalKg) * 100).toPrecision(4))),
-  }));
+const TITLES: Readonly<Record<Aim, string>> = {
+  cost: 'The cheapest mix that meets it',
+  salt: 'The least salty mix that meets it',
+  mass: 'The lightest mix that meets it',
+  fewest: 'The mix of the fewest bags that meets it',
+  weighted: 'The best mix of those together that meets it',
+};
+/** What a bag must tell to be judged by an aim; every bag has a weight. */
+const WANTED_BY: Readonly<Record<Aim, string>> = {
+  cost: 'a price in that currency',
+  salt: 'a salt index',
+  mass: 'a weight',
+  fewest: 'a weight',
+  weighted: 'a price in that currency or a salt index',
+};
+const titleOf = (made: Aim, asked: Aim): string =>
+  made === asked ? TITLES[made] : `${TITLES[made]} (nothing has a price)`;
 
 function Answer({
   blend,
@@ -38,7 +61,11 @@ function Answer({
   batchKg: number;
   target: BlendTarget;
   massUnit: 'kg' | 'lb';
-  onUse: (parts: readonly PartText[]) => void;
+  aim: Aim;
+  /** For each rule that holds, its place in the list. */
+  places: readonly number[];
+  nameOf: (productId: string) => string;
+  onUse: (parts: readonly PartText[], batchKg: number | undefined) => void;
 }) {
   const { batchKg, target, massUnit, onUse } = shared;
   const sheet = (mix: Mixture, fillerShare = 0) => (
@@ -49,12 +76,9 @@ function Answer({
         fillerShare={fillerShare}
         target={target.kind === 'grade' ? target.parts : undefined}
         massUnit={massUnit}
+        shopping={blend.kind === 'recipe' ? blend.shopping : undefined}
       />
-      <p className="no-print mt-3">
-        <button type="button" className="action" onClick={() => onUse(partsOf(mix))}>
-          Keep these parts in the recipe
-        </button>
-      </p>
+      <KeepParts mix={mix} onUse={() => onUse(partsOf(mix), blend.kind === 'recipe' ? blend.batchKg : undefined)} />
     </>
   );
   switch (blend.kind) {
@@ -63,16 +87,15 @@ function Answer({
     case 'recipe':
       return (
         <>
-          <h2 className="mb-2 text-xl">
-            {blend.minimised === 'cost'
-              ? 'The cheapest mix that meets it'
-              : 'The lightest mix that meets it (nothing has a price)'}
-          </h2>
-          {blend.leftOut.length > 0 && (
-            <p className="mb-2 text-sm text-faint">
-              Left out for want of a price in that currency: {blend.leftOut.join(', ')}.
-            </p>
+          <h2 className="mb-2 text-xl">{titleOf(blend.minimised, shared.aim)}</h2>
+          {blend.gap > 0 && (
+            <Remark tone="note">
+              The time was up: it is the best so far. Another could be {formatFixed(blend.gap * 100, 1)} % better at
+              most.
+            </Remark>
           )}
+          {blend.leftOut.length > 0 && <LeftOut names={blend.leftOut} want={WANTED_BY[blend.minimised]} />}
+          <CameAlong mix={blend.mixture} target={target} />
           {sheet(blend.mixture, blend.fillerKg)}
         </>
       );
@@ -98,6 +121,8 @@ function Answer({
           {sheet(blend.strongest)}
         </>
       );
+    case 'ruledOut':
+      return <RuledOut blend={blend} target={target} places={shared.places} nameOf={shared.nameOf} />;
     case 'unreachable':
       return (
         <>
@@ -113,36 +138,112 @@ function Answer({
   }
 }
 
-/** Targets to begin with: a usual garden feed, and the ratio in which the crop takes its nutrients up. */
-function TargetOffers() {
-  const { setValue } = useFormContext<RecipeText>();
-  const { crop } = usePlotCrop();
-  const mids = crop && (['N', 'P', 'K'] as const).map((n) => crop.uptakeKgPerHa[n]?.mid);
-  const ratio = mids?.every((m) => m !== undefined && m > 0)
-    ? mids
-        .map((m, i) => Math.round((m ?? 0) * compoundPerElement(i === 0 ? 'element' : i === 1 ? 'P2O5' : 'K2O')))
-        .join(':')
-    : undefined;
+/** So many names are read at a glance. */
+const FEW = 4;
+/** What could not be judged; many of them open. */
+function LeftOut({ names, want }: { names: readonly string[]; want: string }) {
+  const words = `Left out for want of ${want}: `;
+  if (names.length <= FEW)
+    return (
+      <p className="mb-2 text-sm text-faint">
+        {words}
+        {names.join(', ')}.
+      </p>
+    );
   return (
-    <div className="mt-2 flex flex-wrap gap-2">
-      <button type="button" className="action" onClick={() => setValue('target', '5-3-4')}>
-        5-3-4, a usual garden feed
-      </button>
-      {crop && ratio && (
-        <button
-          type="button"
-          className="action"
-          onClick={() => {
-            setValue('strength', 'ratio');
-            setValue('target', ratio);
-          }}
-        >
-          {ratio}, as {crop.name.toLowerCase()} takes them up
+    <details className="mb-2 text-sm text-faint">
+      <summary className="cursor-pointer">
+        {words}
+        {names.length} materials
+      </summary>
+      {names.join('; ')}
+    </details>
+  );
+}
+
+/** Keeps the parts of a mix; what is only typical has to be a bag first. */
+function KeepParts({ mix, onUse }: { mix: Mixture; onUse: () => void }) {
+  const typical = mix.components.flatMap(({ product }) => {
+    const entry = typicalEntry(product.id);
+    return entry ? [{ product, entry }] : [];
+  });
+  if (typical.length === 0)
+    return (
+      <p className="no-print mt-3">
+        <button type="button" className="action" onClick={onUse}>
+          Keep these parts in the recipe
         </button>
-      )}
+      </p>
+    );
+  return (
+    <div className="no-print mt-3" data-testid="typical">
+      <p>
+        What is typical stands for a bag you do not have yet. Put it on the shelf with its own label, then keep the
+        parts:
+      </p>
+      <ul className="mt-1 flex flex-wrap gap-2">
+        {typical.map(({ product, entry }) => (
+          <li key={product.id}>
+            <Link to={`/shelf/new?from=${encodeURIComponent(entry.name)}`} className="action">
+              A bag of {entry.name}
+            </Link>
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }
+
+/** A target that could not be read, or could mean several things. */
+function TargetTrouble({ parsed }: { parsed: ReturnType<typeof parseGrade> }) {
+  const { setValue } = useFormContext<RecipeText>();
+  switch (parsed.kind) {
+    case 'one':
+      return null;
+    case 'none':
+      return <Remark tone="caution">{parsed.reason}</Remark>;
+    case 'several':
+      return (
+        <div>
+          <p className="mb-2">{parsed.question} Which do you mean?</p>
+          <div className="flex flex-wrap gap-2">
+            {parsed.readings.map((grade) => (
+              <button
+                key={printGrade(grade)}
+                type="button"
+                className="action"
+                onClick={() => setValue('target', printGrade(grade))}
+              >
+                {printGrade(grade)}
+              </button>
+            ))}
+          </div>
+        </div>
+      );
+  }
+}
+
+/** What to type, and targets in one step. */
+function Beginning({ inAll }: { inAll: boolean }) {
+  const what = inAll
+    ? 'how much of each nutrient it shall bring, such as 120 g N, 60 g K2O'
+    : 'the grade you want, such as 6-3-5';
+  return (
+    <Empty>
+      Type {what}, and the cheapest way to it from your bags is shown here.
+      <TargetOffers />
+    </Empty>
+  );
+}
+
+/** How much is made, as it was typed. */
+function useBatch(typed: string, shelf: readonly ShelfProduct[]): Batch {
+  const stockKg = useStockKg(shelf);
+  const read = parseQuantity(typed, 'mass', 'kg');
+  const kg = read.ok && read.value > 0 ? read.value * read.unit.factor : USUAL_BATCH_KG;
+  return useMemo(() => ({ kg, stockKg }), [kg, stockKg]);
+}
+const USUAL_BATCH_KG = 10;
 
 /** From a target to a recipe, by the solver. */
 export function MakeMix({
@@ -153,96 +254,61 @@ export function MakeMix({
 }: {
   text: RecipeText;
   bench: readonly Product[];
-  shelf: readonly Product[];
-  onUse: (parts: readonly PartText[]) => void;
+  shelf: readonly ShelfProduct[];
+  /** @param batchKg what they weigh in all, where the target says it */
+  onUse: (parts: readonly PartText[], batchKg: number | undefined) => void;
 }) {
-  const { setValue } = useFormContext<RecipeText>();
+  const present = useMemo(() => shelf.map((s) => s.product), [shelf]);
   const massUnit = useAppSelector((s) => s.settings.massUnit);
-  const [from, setFrom] = useState<'bench' | 'shelf'>('shelf');
-  const products = from === 'bench' ? bench : shelf;
-  const parsed = useMemo(() => (text.target.trim() === '' ? undefined : parseGrade(text.target)), [text.target]);
-  const tolerance = parseNumber(text.tolerance);
-  const share = tolerance.ok ? tolerance.value / 100 : 0;
-  const target = useMemo(
-    (): BlendTarget | undefined =>
-      parsed?.kind === 'one' && share >= 0 && share <= 0.5
-        ? { kind: text.strength === 'ratio' ? 'ratio' : 'grade', parts: parsed.grade, tolerance: share }
-        : undefined,
-    [parsed, text.strength, share],
-  );
-  const task = useBlend(products, target);
+  const [from, setFrom] = useState<From>('shelf');
+  const typical = useMemo(() => (from === 'library' ? typicalBeside(present) : []), [from, present]);
+  const own = useCounted(useInside(from === 'bench' ? bench : present));
+  const products = useMemo(() => [...own, ...typical], [own, typical]);
+  const { parsed, target } = useTarget(text);
+  const batch = useBatch(text.batch, shelf);
+  const { brief, holding } = useBrief(text, batch);
+  const places = holding.flatMap((r, i) => (r ? [i] : []));
+  const { blend: task, around } = useBlend(products, target, brief);
   const { latest: blend, running: working } = task;
-  const batch = parseQuantity(text.batch, 'mass', 'kg');
-  const batchKg = batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10;
+  const bags = useMemo(() => present.map((p) => ({ value: p.id, text: p.name })), [present]);
+  const nameOf = (id: string): string => bags.find((b) => b.value === id)?.text ?? 'a bag';
+  const recipe = blend?.kind === 'recipe' ? blend : undefined;
+  const currency = recipe?.mixture.currency;
+  const unit = aimUnit(recipe?.minimised ?? text.aim, currency, target?.kind === 'amount');
+  const surrounds = recipe && around.latest;
+  const batchKg = recipe?.batchKg ?? batch.kg;
   return (
     <>
-      <div className="no-print mb-4 flex flex-wrap items-start gap-x-4 gap-y-2">
-        <TextField
-          name="target"
-          label="Target, N-P₂O₅-K₂O and more"
-          placeholder="6-3-5, or 2:0:1 + 0.5 Mg"
-          className="w-56"
-        />
-        <div className="text-sm text-faint">
-          It fixes
-          <div className="text-base text-pine">
-            <Choice
-              label="The target fixes"
-              value={text.strength === 'ratio' ? 'ratio' : 'grade'}
-              onChange={(v) => setValue('strength', v)}
-              options={[
-                { value: 'grade', text: 'the strength' },
-                { value: 'ratio', text: 'only the ratio' },
-              ]}
-            />
-          </div>
-        </div>
-        <TextField name="tolerance" label="May exceed, %" inputMode="decimal" className="w-28" />
-        <TextField name="batch" label="Batch" className="w-28" />
-        <div className="text-sm text-faint">
-          Choose from
-          <div className="text-base text-pine">
-            <Choice
-              label="Choose from"
-              value={from}
-              onChange={setFrom}
-              options={[
-                { value: 'shelf', text: 'the whole shelf' },
-                { value: 'bench', text: `the bench (${bench.length})` },
-              ]}
-            />
-          </div>
-        </div>
-      </div>
+      <TargetFields text={text} from={from} onFrom={setFrom} bagsOnBench={bench.length} />
+      <RulesPart
+        products={products}
+        holding={holding}
+        nameOf={nameOf}
+        bags={[{ value: '', text: 'choose a bag' }, ...bags]}
+        prices={surrounds?.around.rulePrices ?? []}
+        together={surrounds?.around.rulesTogether}
+        unit={unit}
+      />
       <div aria-live="polite" aria-busy={working} data-testid="mix-answer">
-        {!parsed && (
-          <Empty>
-            Type the grade you want, such as 6-3-5, and the cheapest way to it from your bags is shown here.
-            <TargetOffers />
-          </Empty>
-        )}
-        {parsed?.kind === 'none' && <Remark tone="caution">{parsed.reason}</Remark>}
-        {parsed?.kind === 'several' && (
-          <div>
-            <p className="mb-2">{parsed.question} Which do you mean?</p>
-            <div className="flex flex-wrap gap-2">
-              {parsed.readings.map((grade) => (
-                <button
-                  key={printGrade(grade)}
-                  type="button"
-                  className="action"
-                  onClick={() => setValue('target', printGrade(grade))}
-                >
-                  {printGrade(grade)}
-                </button>
-              ))}
-            </div>
-          </div>
-        )}
+        {!parsed && <Beginning inAll={text.strength === 'amount'} />}
+        {parsed && <TargetTrouble parsed={parsed} />}
         {target && blend && (
-          <Answer blend={blend} batchKg={batchKg} target={target} massUnit={massUnit} onUse={onUse} />
+          <Answer
+            blend={blend}
+            batchKg={batchKg}
+            target={target}
+            massUnit={massUnit}
+            aim={text.aim}
+            places={places}
+            nameOf={nameOf}
+            onUse={onUse}
+          />
         )}
         <TaskNote task={task} what="the mix" />
+        {target && surrounds && (
+          <AroundPart surrounds={surrounds} unit={unit} currency={currency} target={target} mix={recipe.mixture} />
+        )}
+        <TaskNote task={around} what="what the rules cost" />
       </div>
     </>
   );

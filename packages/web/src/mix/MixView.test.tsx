@@ -21,6 +21,13 @@ const recipe: RecipeRecord = {
   ],
 };
 
+/** Nothing is followed here: a worker that never answers. */
+class StillWorker extends EventTarget {
+  postMessage(): void {}
+  terminate(): void {}
+}
+beforeAll(() => void Object.assign(globalThis, { Worker: StillWorker }));
+
 test('a bag that was taken off the shelf keeps its name, its part and its numbers in a recipe', async () => {
   await show(<MixView />, {
     path: `/mix/${recipe.id}`,

@@ -7,7 +7,7 @@ import { RecipeInput, type RecipeRecord } from '@wheat-ledger/contract';
 import { useRecords } from '../app/api';
 import { useBench } from '../app/bench';
 import { useShelfWith, type ShelfProduct } from '../app/workspace';
-import { pricesPerKg } from '@wheat-ledger/core';
+import { formatTrimmed, pricesPerKg } from '@wheat-ledger/core';
 import { EditForm } from '../ui/EditForm';
 import { TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -23,6 +23,8 @@ import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
 import { CheckParts } from './CheckParts';
 import { MakeMix } from './MakeMix';
+import { RecipePages } from './RecipePages';
+import { SaveRecipe } from './RecipeFiles';
 import { blankRecipe, readRecipe, recipeText, type RecipeText } from './recipeText';
 
 const TAB =
@@ -57,7 +59,7 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
     () => items.flatMap((i) => (i.kind === 'product' && !i.aside && i.product ? [i.product] : [])),
     [items],
   );
-  const present = useMemo(() => shelf.filter((s) => s.record.deletedAt === null).map((s) => s.product), [shelf]);
+  const present = useMemo(() => shelf.filter((s) => s.record.deletedAt === null), [shelf]);
   return (
     <EditForm<'recipe', RecipeText>
       textForm={textForm}
@@ -75,6 +77,7 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
         record && (
           <>
             <OnBench kind="recipe" id={record.id} name={record.name} />
+            <SaveRecipe record={record} nameOf={(id) => all.find((p) => p.id === id)?.name ?? 'a bag that is gone'} />
             <CopyTo kind="recipe" id={record.id} />
             <button
               type="button"
@@ -105,9 +108,10 @@ function RecipeForm({ record, shelf }: { record: RecipeRecord | undefined; shelf
               text={text}
               bench={onBench}
               shelf={present}
-              onUse={(parts) => {
+              onUse={(parts, batchKg) => {
                 form.setValue('parts', [...parts]);
                 form.setValue('by', 'weight');
+                if (batchKg !== undefined) form.setValue('batch', `${formatTrimmed(batchKg, 3)} kg`);
                 setTab(1);
               }}
             />
@@ -151,6 +155,7 @@ export function MixView() {
         </>
       }
     >
+      {record && <RecipePages id={record.id} />}
       {shelf.length === 0 ? (
         <NoBags />
       ) : id !== 'new' && !record ? (
@@ -188,7 +193,7 @@ export function MixView() {
         <RestsOn
           assumed={[
             'Each part holds what its bag says; what a bag does not state is not counted, and may be there.',
-            'The price of a part is the cheapest newest price of its bag.',
+            'The price of a part is the cheapest newest price of its bag, with your hours and haulage where you count them.',
           ]}
           missing={lacking}
         />

@@ -13,6 +13,7 @@ import {
   weighOut,
   type Grade,
   type Mixture,
+  type Shopping,
 } from '@wheat-ledger/core';
 import { Term } from '../glossary/Term';
 import { FigureButton } from '../ui/FigureButton';
@@ -20,6 +21,10 @@ import { ReadableFigure } from '../ui/ReadableFigure';
 import { Swatch } from '../ui/patterns';
 import { Remark } from '../ui/Sheet';
 import { usePrinting } from '../ui/usePrinting';
+import { CharacterPart } from './CharacterPart';
+import { ScoopsPart } from './ScoopsPart';
+import { ShoppingPart } from './ShoppingPart';
+import { SolutionPart } from './SolutionPart';
 import { WeighOutTable } from './WeighOutTable';
 
 const PERCENT = measure('%');
@@ -94,13 +99,15 @@ interface MixtureSheetProps {
   readonly fillerShare?: number;
   readonly target?: Grade | undefined;
   readonly massUnit: 'kg' | 'lb';
+  /** What is fetched for it, where that was worked out. */
+  readonly shopping?: Shopping | undefined;
 }
 
 /** A filler above this share of a mix is said loudly. */
 const MUCH_FILLER = 0.1;
 
 /** A mix in full: what to weigh out, what it is, what it costs, and what must not be mixed. */
-export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }: MixtureSheetProps) {
+export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit, shopping }: MixtureSheetProps) {
   const used = mix.components.map((c) => c.product);
   const lines = useMemo(() => weighOut(mix, batchKg), [mix, batchKg]);
   const conflicts = conflictsIn(used);
@@ -153,7 +160,11 @@ export function MixtureSheet({ mix, batchKg, fillerShare = 0, target, massUnit }
         </Remark>
       )}
       <WeighOutTable lines={lines} batchKg={batchKg} fillerKg={fillerShare * batchKg} massUnit={massUnit} />
+      {shopping && <ShoppingPart shopping={shopping} massUnit={massUnit} />}
       <AnalysisTable mix={mix} target={target} />
+      <CharacterPart mix={mix} />
+      <SolutionPart mix={mix} massUnit={massUnit} />
+      <ScoopsPart mix={mix} batchKg={batchKg} fillerShare={fillerShare} massUnit={massUnit} />
       {cautionsOf(used).map((c) => (
         <Remark key={c} tone="caution">
           {c}

@@ -1,7 +1,8 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
-import type { RecipeRecord } from '@wheat-ledger/contract';
-import { mixAsProduct, mixture } from '@wheat-ledger/core';
+import { toHeapLog, type RecipeRecord } from '@wheat-ledger/contract';
+import { heapCourse, mixAsProduct, mixture, printDay } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { weighRecipe } from '../app/recipes';
 import { useAppSelector } from '../app/store';
@@ -11,6 +12,7 @@ import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { OnBench } from '../ui/OnBench';
 import { NoBags } from './NoBags';
+import { OpenRecipe } from './RecipeFiles';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 
 /** A recipe as a bag: what it holds, what it costs, or why that cannot be told yet. */
@@ -56,19 +58,52 @@ function Recipe({ recipe, shelf }: { recipe: RecipeRecord; shelf: readonly Shelf
   );
 }
 
+/** Compost heaps, which are mixes too. */
+function Heaps() {
+  const { records } = useRecords('heap');
+  if (records.length === 0) return null;
+  return (
+    <section className="mt-6" aria-label="Heaps">
+      <h2 className="border-b border-line-strong pb-1 text-lg">Compost heaps</h2>
+      <ul>
+        {records.map((heap) => {
+          const course = heapCourse(toHeapLog(heap.log));
+          return (
+            <li key={heap.id} className="border-b border-rule py-3" data-testid="heap">
+              <Link to={`/mix/heap/${heap.id}`} className="font-slab text-lg hover:underline">
+                {heap.name}
+              </Link>
+              <p className="text-faint">
+                {heap.begunOn ? `Piled on ${printDay(heap.begunOn)}. ${course.advice}` : 'Planned, not piled yet.'}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
 /** Every recipe that is kept, drawn as the bag it would fill. */
 export function RecipesView() {
   const { records, isLoading, error } = useRecords('recipe');
   const { shelf, isLoading: shelfLoading } = useShelfWith(records.flatMap((r) => r.parts.map((p) => p.productId)));
+  const bags = useMemo(() => shelf.map(({ record: { id, name } }) => ({ id, name })), [shelf]);
   if (isLoading || shelfLoading) return <Loading what="the recipes" />;
   return (
     <Sheet
       title="Mix"
       question="What could be mixed instead, and what is a mix really?"
       actions={
-        <Link to="/mix/new" className="action main">
-          <Plus size={17} aria-hidden="true" />A new mix
-        </Link>
+        <>
+          <OpenRecipe shelf={bags} />
+          <Link to="/mix/heap/new" className="action">
+            <Plus size={17} aria-hidden="true" />A heap
+          </Link>
+          <Link to="/mix/new" className="action main">
+            <Plus size={17} aria-hidden="true" />A new mix
+          </Link>
+        </>
       }
     >
       {error !== undefined && <Failed error={error} />}
@@ -87,6 +122,7 @@ export function RecipesView() {
           <Recipe key={recipe.id} recipe={recipe} shelf={shelf} />
         ))}
       </ul>
+      <Heaps />
       <MarginNotes>
         <MarginNote title="What to do here">
           <p>

@@ -1,5 +1,5 @@
-import { RecipeInput, validateInput } from '@wheat-ledger/contract';
-import { blankRecipe, readRecipe, recipeText } from './recipeText';
+import { Reader, RecipeInput, validateInput } from '@wheat-ledger/contract';
+import { blankRecipe, readPart, readRecipe, recipeText } from './recipeText';
 
 const kept: RecipeInput = {
   name: 'Mix',
@@ -35,4 +35,27 @@ test('what cannot be read is told on its field', () => {
       .problems.map((p) => p.path)
       .sort(),
   ).toEqual(['batch', 'tolerance']);
+});
+
+test('parts are counted, or told in a unit of their own, and come back as they were', () => {
+  const read = new Reader();
+  expect([readPart(read, 'a', '4'), readPart(read, 'b', '1/2'), readPart(read, 'c', '300 g')]).toEqual([
+    { parts: 4 },
+    { parts: 0.5 },
+    { parts: 300, unit: 'g' },
+  ]);
+  expect(readPart(read, 'd', '2 US cups')).toEqual({ parts: 2, unit: 'US cup' });
+  expect(read.problems).toEqual([]);
+  readPart(read, 'parts.0.parts', '2 cups');
+  expect(read.problems).toEqual([{ path: 'parts.0.parts', message: expect.stringMatching(/cup/) }]);
+  const mixed = {
+    ...readRecipe(blankRecipe()).plain,
+    name: 'Mixed',
+    parts: [
+      { productId: 'x', parts: 2, unit: 'US cup' },
+      { productId: 'y', parts: 0.5 },
+    ],
+    onePart: '1 US cup',
+  };
+  expect(readRecipe(recipeText(mixed)).plain).toEqual(mixed);
 });

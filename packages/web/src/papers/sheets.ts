@@ -12,7 +12,7 @@ export const TABLE_FILES = '.csv,.tsv,.txt,.xlsx,text/csv,text/plain';
 /** Longest that a spreadsheet is read before it is given up. */
 const LONGEST_MS = 20_000;
 
-/** A spreadsheet as a file of comma-separated text; any other file as it is. @throws Error in words when it cannot be read */
+/** A spreadsheet as a file of comma-separated text, named by its sheet where it has several; any other file as it is. @throws Error in words when it cannot be read */
 export async function asTableFile(file: File): Promise<File> {
   if (!isSheet(file)) return file;
   if (file.size > MOST_SHEET_BYTES)
@@ -26,8 +26,9 @@ export async function asTableFile(file: File): Promise<File> {
     timer = setTimeout(() => reject(new Error('It took too long.')), LONGEST_MS);
   });
   try {
-    const text = await Promise.race([wrap<SheetWorker>(worker).asCsv(file), failed]);
-    return new File([text], file.name.replace(SHEET, '.csv'), { type: 'text/csv' });
+    const { text, sheet } = await Promise.race([wrap<SheetWorker>(worker).asCsv(file), failed]);
+    const which = sheet === undefined ? '' : ` (sheet ${sheet})`;
+    return new File([text], file.name.replace(SHEET, `${which}.csv`), { type: 'text/csv' });
   } catch {
     throw new Error(`Read “${file.name}”, expected a spreadsheet that is whole.`);
   } finally {

@@ -10,6 +10,3 @@ export const asPaper = (csv: string): string =>
         .trimEnd(),
     )
     .join('\n');
-/** Whether pasted text is a table of comma-separated cells; words before a comma have a space behind it, cells have none. */
-export const isCommaTable = (text: string): boolean =>
-  /^[^\n,]*(?:,(?! )[^\n,]*){2,}$/m.test(text.trim().split('\n', 1)[0] ?? '');

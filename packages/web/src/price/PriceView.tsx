@@ -13,24 +13,25 @@ import {
   type Nutrient,
 } from '@wheat-ledger/core';
 import { useBench } from '../app/bench';
+import { useCounted } from '../app/counted';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch, useAppSelector } from '../app/store';
 
 import { Term } from '../glossary/Term';
 import { Choice } from '../ui/Choice';
-import { FillBench } from '../ui/FillBench';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { RestsOn } from '../ui/RestsOn';
-import { PrintButton } from '../ui/PrintButton';
 import { Swatch } from '../ui/patterns';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Empty, Loading } from '../ui/Sheet';
 import { Ladder } from './Ladder';
+import { PricePage } from './PricePages';
 import { priceRests } from './priceRests';
 import { PriceTable } from './PriceTable';
 
 /** What a unit of each nutrient costs, for everything on the bench. */
 export function PriceView() {
-  const { compared, isLoading } = useBench();
+  const { compared: asked, isLoading } = useBench();
+  const compared = useCounted(asked);
   const { massUnit, basis, nutrient: chosen } = useAppSelector((s) => s.settings);
   const dispatch = useAppDispatch();
   const nutrients = useMemo(() => {
@@ -52,58 +53,51 @@ export function PriceView() {
   const symbol = symbolIn(nutrient, questionOf(nutrient).basis);
   const ranked = Object.entries(ranking.byCurrency);
   return (
-    <Sheet
-      title="Price"
+    <PricePage
       question={`What does a ${massUnit === 'kg' ? 'kilogram' : 'pound'} of each nutrient cost?`}
-      actions={<PrintButton />}
+      empty="to see what a unit of each nutrient costs in them."
     >
-      {compared.length === 0 ? (
-        <FillBench what="to see what a unit of each nutrient costs in them." />
-      ) : (
-        <>
-          <div className="no-print">
-            <Choice
-              label="Nutrient on the ladder"
-              value={nutrient}
-              onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))}
-              options={nutrients.map((n) => ({
-                value: n,
-                text: (
-                  <span className="flex items-center gap-1.5">
-                    <Swatch nutrient={n} />
-                    {symbolIn(n, questionOf(n).basis)}
-                    <span className="sr-only"> {analyteName(n)}</span>
-                  </span>
-                ),
-              }))}
-            />
-          </div>
-          {ranked.map(([currency, list]) => (
-            <Ladder
-              key={currency}
-              ranked={list.rows()}
-              unit={`${currency} per ${massUnit} ${symbol}`}
-              question={questionOf(nutrient)}
-            />
-          ))}
-          {ranked.length === 0 && (
-            <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>
-          )}
-          {ranking.unranked.length > 0 && (
-            <p className="mt-1 mb-4 text-[0.9375rem] text-faint">
-              Not on the ladder:{' '}
-              {ranking.unranked.map(({ product, why }) => `${product.name} (${COST_REASONS[why]})`).join('; ')}.
-            </p>
-          )}
-          <PriceTable
-            products={compared}
-            nutrients={nutrients}
-            chosen={nutrient}
-            questionOf={questionOf}
-            ranking={ranking}
-          />
-        </>
+      <div className="no-print">
+        <Choice
+          label="Nutrient on the ladder"
+          value={nutrient}
+          onChange={(n) => dispatch(settingsSlice.actions.changed({ nutrient: n }))}
+          options={nutrients.map((n) => ({
+            value: n,
+            text: (
+              <span className="flex items-center gap-1.5">
+                <Swatch nutrient={n} />
+                {symbolIn(n, questionOf(n).basis)}
+                <span className="sr-only"> {analyteName(n)}</span>
+              </span>
+            ),
+          }))}
+        />
+      </div>
+      {ranked.map(([currency, list]) => (
+        <Ladder
+          key={currency}
+          ranked={list.rows()}
+          unit={`${currency} per ${massUnit} ${symbol}`}
+          question={questionOf(nutrient)}
+        />
+      ))}
+      {ranked.length === 0 && (
+        <Empty>Nothing on the bench has both a price and a figure for {analyteName(nutrient)}.</Empty>
       )}
+      {ranking.unranked.length > 0 && (
+        <p className="mt-1 mb-4 text-[0.9375rem] text-faint">
+          Not on the ladder:{' '}
+          {ranking.unranked.map(({ product, why }) => `${product.name} (${COST_REASONS[why]})`).join('; ')}.
+        </p>
+      )}
+      <PriceTable
+        products={compared}
+        nutrients={nutrients}
+        chosen={nutrient}
+        questionOf={questionOf}
+        ranking={ranking}
+      />
       <MarginNotes>
         {compared.length > 0 && <RestsOn {...priceRests(compared)} />}
         <MarginNote title="How to read it">
@@ -122,10 +116,10 @@ export function PriceView() {
         </MarginNote>
         {ranked.length > 1 && (
           <MarginNote title="Two currencies">
-            <p>Currencies are not converted, so each has a ladder of its own.</p>
+            <p>Without a rate that you type, currencies are not converted, and each has a ladder of its own.</p>
           </MarginNote>
         )}
       </MarginNotes>
-    </Sheet>
+    </PricePage>
   );
 }

@@ -1,9 +1,9 @@
 import { memo, useMemo } from 'react';
 import { courseFigure, courseSum, formatFixed, type Band, type Figure, type NitrogenPlace } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
-import { styleOf } from './ReleaseChart';
+import { styleOf } from '../ui/lineStyles';
 import type { Course } from './series';
-import type { Bands } from './useReleases';
+import type { Bands } from '../app/useReleases';
 
 const SHOWN_WEEKS = [4, 8, 13, 26] as const;
 const percent = (share: number | undefined): string => (share === undefined ? '–' : `${formatFixed(share * 100, 0)} %`);

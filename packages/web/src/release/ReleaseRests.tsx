@@ -3,7 +3,7 @@ import type { PlotRecord } from '@wheat-ledger/contract';
 import { loggedDays, type SiteInSeason } from '@wheat-ledger/core';
 import { missingOf, usePlotKnown } from '../app/plotKnown';
 import { RestsOn } from '../ui/RestsOn';
-import { assumptionsOf } from './Assumptions';
+import { assumptionsOf } from '../ui/Assumptions';
 import type { Course } from './series';
 
 interface ReleaseRestsProps {

@@ -10,13 +10,13 @@ import { Choice } from '../ui/Choice';
 import { FillBench } from '../ui/FillBench';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
-import { Assumptions } from './Assumptions';
+import { Assumptions } from '../ui/Assumptions';
 import { CourseTable } from './CourseTable';
 import { ReleaseRests } from './ReleaseRests';
 import { ReleaseChart } from './ReleaseChart';
 import { weekPoints, type Count, type Course } from './series';
 import { TaskNote } from '../ui/TaskNote';
-import { useReleases, type Bands } from './useReleases';
+import { useReleases, type Bands } from '../app/useReleases';
 
 const MOST_DOSE = 1000;
 /** What is followed where nothing is typed and the crop's uptake is not known, kg N/ha. */
@@ -83,9 +83,14 @@ export function ReleaseView() {
       question={`When does the nitrogen arrive, and when does ${crop ? crop.name.toLowerCase() : 'the crop'} want it?`}
       actions={
         plot && (
-          <Link to={`/ground/${plot.id}/programmes`} className="action">
-            Follow a programme
-          </Link>
+          <>
+            <Link to="/release/compare" className="action">
+              Media and kinds
+            </Link>
+            <Link to={`/ground/${plot.id}/programmes`} className="action">
+              Follow a programme
+            </Link>
+          </>
         )
       }
     >
@@ -161,7 +166,7 @@ export function ReleaseView() {
               ))}
             </div>
           )}
-          {courses.length > 0 && <Assumptions courses={courses} />}
+          {courses.length > 0 && <Assumptions assumed={courses} plot={plot} />}
         </>
       )}
       <MarginNotes>

@@ -1,5 +1,5 @@
 import { weekly, type ProductRelease } from '@wheat-ledger/core';
-import type { Bands } from './useReleases';
+import type { Bands } from '../app/useReleases';
 
 export type Course = Extract<ProductRelease, { kind: 'release' }>;
 export type Count = 'cumulative' | 'weekly';

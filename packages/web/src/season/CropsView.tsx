@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { Plus } from 'lucide-react';
-import { CropInput, toCrop, type CropRecord } from '@wheat-ledger/contract';
+import { CropInput, rangeText, toCrop, type CropRecord } from '@wheat-ledger/contract';
 import { analyteName, CROP_LIBRARY, type Crop } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
@@ -13,7 +13,7 @@ import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
-import { blankCrop, CROP_NUTRIENTS, cropHints, cropText, rangeText, readCrop, type CropText } from './cropText';
+import { blankCrop, CROP_NUTRIENTS, cropHints, cropText, readCrop, type CropText } from './cropText';
 
 const byGroup = (): readonly (readonly [string, readonly Crop[]])[] => {
   const groups = new Map<string, Crop[]>();

@@ -2,19 +2,24 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Plus, Trash2 } from 'lucide-react';
 import { SeasonInput, type PlotRecord } from '@wheat-ledger/contract';
-import { CROP_LIBRARY, printDay } from '@wheat-ledger/core';
+import { CROP_LIBRARY, printDay, type FedUntil } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { today } from '../app/today';
 import { settingsSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 import { useSeasons, type ChosenSeason } from '../app/seasons';
 import { EditForm, FormPart } from '../ui/EditForm';
-import { DayField, SelectField, TextField } from '../ui/Field';
+import { DayField, SelectField, TextField, type Option } from '../ui/Field';
 import { Empty } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useRecordForm } from '../ui/useRecordForm';
 import { CropFacts } from './CropFacts';
 import { blankSeason, readSeason, seasonText, shareWords, type SeasonText } from './seasonText';
+
+const FED_OPTIONS: readonly (Option & { readonly value: FedUntil })[] = [
+  { value: 'end', text: 'to the end' },
+  { value: 'fruitSet', text: 'until fruit set' },
+];
 
 /** Own crops first, since they are the grower's. */
 function useCropOptions() {
@@ -67,7 +72,16 @@ function SeasonForm({ plot, open, onDone }: { plot: PlotRecord; open: ChosenSeas
           <DayField name="to" label="Cleared, if it is" />
           <TextField name="share" label="On how much of the plot" hint="all, half, 40 % or 30 m²" />
         </div>
-        <TextField name="note" label="Note" className="mt-2" />
+        <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
+          <SelectField name="fedUntil" label="Fed" options={FED_OPTIONS} />
+          <TextField
+            name="nitrogenKgPerHa"
+            label="Nitrogen it takes up, kg/ha"
+            placeholder="the crop’s own"
+            inputMode="decimal"
+          />
+          <TextField name="note" label="Note" className="col-span-2" />
+        </div>
       </FormPart>
     </EditForm>
   );

@@ -10,38 +10,35 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { formatNumber, weekly, type ProgrammeRelease } from '@wheat-ledger/core';
+import { formatNumber, type ProgrammeBand } from '@wheat-ledger/core';
 import { nitrogenAxis, WEEK_AXIS } from '../ui/weekAxes';
+import type { ProgrammeWeek } from './programmeWeeks';
 
 const LINES = [
   { key: 'given', name: 'given', dash: '2 4', ink: 'var(--faint)' },
+  { key: 'soil', name: 'from the soil alone', dash: '10 3 2 3', ink: 'var(--moss)' },
   { key: 'available', name: 'available so far', dash: '', ink: 'var(--n)' },
   { key: 'lost', name: 'lost', dash: '7 3', ink: 'var(--beet)' },
 ] as const;
 
-/** A programme's nitrogen, week by week, against what the crop takes up. */
-export const ProgrammeChart = memo(function ProgrammeChart({ release }: { release: ProgrammeRelease }) {
+/** A programme's nitrogen, week by week, with the soil's own, against what the crop takes up. */
+export const ProgrammeChart = memo(function ProgrammeChart({
+  weeks,
+  band,
+}: {
+  weeks: readonly ProgrammeWeek[];
+  band: ProgrammeBand | undefined;
+}) {
   const points = useMemo(() => {
-    const { run, given, demandKgPerHa } = release;
-    const lost = Float64Array.from(
-      run.leached,
-      (leached, d) => leached + (run.volatilised[d] ?? 0) + (run.denitrified[d] ?? 0),
-    );
-    const [wanted, all, available, gone] = [demandKgPerHa ?? [0], given, run.available, lost].map((v) => weekly(v));
-    return (all ?? []).map((g, week) => ({
-      week,
-      given: g,
-      available: available?.[week] ?? 0,
-      lost: gone?.[week] ?? 0,
-      ...(demandKgPerHa ? { demand: wanted?.[week] ?? 0 } : {}),
-    }));
-  }, [release]);
-  const end = points.at(-1);
+    const { low, high } = band?.bands.available ?? {};
+    return weeks.map((w) => ({ ...w, ...(low && high ? { band: [low[w.week] ?? 0, high[w.week] ?? 0] } : {}) }));
+  }, [weeks, band]);
+  const end = weeks.at(-1);
   return (
     <div
       className="h-[17rem]"
       role="img"
-      aria-label={`Nitrogen of the programme over 26 weeks: ${formatNumber(end?.given ?? 0)} kg N/ha given, ${formatNumber(end?.available ?? 0)} available, ${formatNumber(end?.lost ?? 0)} lost by the end.`}
+      aria-label={`Nitrogen over 26 weeks: ${formatNumber(end?.given ?? 0)} kg N/ha given, ${formatNumber(end?.available ?? 0)} available with the soil’s own, ${formatNumber(end?.lost ?? 0)} lost by the end.`}
       data-testid="programme-chart"
     >
       <ResponsiveContainer width="100%" height="100%">
@@ -51,10 +48,23 @@ export const ProgrammeChart = memo(function ProgrammeChart({ release }: { releas
           <YAxis {...nitrogenAxis('kg N/ha')} />
           <Tooltip
             isAnimationActive={false}
-            formatter={(value) => `${formatNumber(Number(value))} kg N/ha`}
+            formatter={(value) =>
+              Array.isArray(value)
+                ? `${formatNumber(Number(value[0]))} to ${formatNumber(Number(value[1]))} kg N/ha`
+                : `${formatNumber(Number(value))} kg N/ha`
+            }
             labelFormatter={(week) => `Week ${Number(week)}`}
           />
           <ReferenceLine y={0} stroke="var(--line-strong)" />
+          <Area
+            dataKey="band"
+            name="eight draws in ten"
+            stroke="none"
+            fill="var(--n)"
+            fillOpacity={0.13}
+            isAnimationActive={false}
+            activeDot={false}
+          />
           <Area
             dataKey="demand"
             name="the crop takes up"
@@ -99,5 +109,11 @@ export const ChartKey = () => (
         {name}
       </li>
     ))}
+    <li className="flex items-center gap-2">
+      <svg width="26" height="10" aria-hidden="true">
+        <rect width="26" height="10" fill="var(--n)" fillOpacity="0.18" />
+      </svg>
+      eight draws in ten
+    </li>
   </ul>
 );

@@ -1,26 +1,27 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
-import { ProgrammeInput, toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
+import { useWatch } from 'react-hook-form';
+import { ProgrammeInput, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
 import {
-  printDay,
   computeProgramme,
+  formatTrimmed,
+  midSupply,
+  printDay,
+  programmeRelease,
+  siteDays,
   siteSoilTemperature,
-  type Doing,
-  type DosedPlot,
-  type ProgrammeRelease,
-  type SiteInSeason,
+  type Influence,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { useSeasons, type ChosenSeason } from '../app/seasons';
-import { ofPlot } from '../app/workspace';
+import { useBench } from '../app/bench';
+import { useSeasons, useSiteIn, type ChosenSeason } from '../app/seasons';
 import { missingOf, usePlotKnown } from '../app/plotKnown';
 import { Term } from '../glossary/Term';
+import { Assumptions } from '../ui/Assumptions';
 import { CopyTo } from '../ui/CopyTo';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
-import { SelectField, TextField, type Option } from '../ui/Field';
+import { TextField, type Option } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
 import { RestsOn } from '../ui/RestsOn';
@@ -28,90 +29,31 @@ import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { usePlotPage } from '../ui/usePlotPage';
 import { useTakeOut } from '../ui/useTakeOut';
-import { useTask, type Job } from '../ui/useTask';
+import { useTask } from '../ui/useTask';
+import { saveChart } from '../ui/saveChart';
 import { useRecordForm } from '../ui/useRecordForm';
-import type { ReleaseWorker } from '../workers/release.worker';
-import { dosedPlot } from './dosedPlot';
+import { dosedPlot } from '../app/dosedPlot';
 import { ChartKey, ProgrammeChart } from './ProgrammeChart';
 import { ProgrammeTotals, RowNumbers } from './ProgrammeNumbers';
-import { blankDoing, DEPTH_LABELS, programmeText, readProgramme, WHERES, type ProgrammeText } from './programmeText';
+import { programmeText, readProgramme, type ProgrammeText } from './programmeText';
 import { GivenOnPaper } from './GivenOnPaper';
-import { SeasonLine } from './SeasonLine';
-import { useDoings } from './useDoings';
-
-interface Asked {
-  readonly doings: readonly Doing[];
-  readonly plot: DosedPlot;
-  readonly site: SiteInSeason;
-}
-const FOLLOWED: Job<ReleaseWorker, Asked, ProgrammeRelease> = {
-  what: 'the programme',
-  start: () => new Worker(new URL('../workers/release.worker.ts', import.meta.url), { type: 'module' }),
-  run: (remote, { doings, plot, site }) => remote.programme(doings, plot, site),
-  pauseMs: 150,
-};
+import { ProgrammeRows } from './ProgrammeRows';
+import { Influences } from './Influences';
+import type { Planned } from '../workers/release.worker';
+import { FIRST_BAND, WHOLE_BAND } from './programmeJobs';
+import { programmeWeeks, weeksSentence } from './programmeWeeks';
+import { SeasonTimeline } from './SeasonTimeline';
+import { SiteStrips } from './SiteStrips';
+import { SplitPart } from './SplitPart';
+import { putSplit, scaleAll, splittable, useMoves } from './useMoves';
+import { useAdvice, useSoilNitrogen } from './useSoilNitrogen';
+import { WeekTable } from './WeekTable';
+import { YearsPart } from './YearsPart';
+import { useDoings } from '../app/useDoings';
 
 const YEAR = 366;
 
-/** Two columns of a row's six on a wide screen. */
-const WIDE = 'col-span-2';
-
-function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
-  const { control } = useFormContext<ProgrammeText>();
-  const row = useWatch({ control, name: `applications.${index}` });
-  const depth = DEPTH_LABELS[row.where];
-  const at = `applications.${index}`;
-  return (
-    <li className="border-b border-rule py-3" data-testid="doing">
-      <div className="flex items-start gap-3">
-        <span className="mt-6 grid size-6 shrink-0 place-items-center rounded-full bg-wheat text-sm font-bold text-on-wheat">
-          {index + 1}
-        </span>
-        <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-6">
-          <SelectField name={`${at}.what`} label="What" options={options} className={WIDE} />
-          <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" className={WIDE} />
-          <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" className={WIDE} />
-          <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} className={WIDE} />
-          {depth && (
-            <TextField
-              name={`${at}.depth`}
-              label={depth}
-              placeholder={row.where === 'ring' ? '20 cm to 60 cm' : '15 cm'}
-            />
-          )}
-          <TextField name={`${at}.share`} label="On how much" placeholder="all" />
-          <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
-        </div>
-        <button type="button" className="plain no-print mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
-          <Trash2 size={17} aria-hidden="true" />
-          <span className="sr-only">Take row {index + 1} out</span>
-        </button>
-      </div>
-    </li>
-  );
-}
-
-function Rows({ options }: { options: readonly Option[] }) {
-  const { control } = useFormContext<ProgrammeText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'applications' });
-  return (
-    <>
-      {fields.length === 0 && (
-        <Empty>Nothing is given yet: that is a programme too, and the one to compare with.</Empty>
-      )}
-      <ol>
-        {fields.map((field, i) => (
-          <Row key={field.id} index={i} options={options} onRemove={() => remove(i)} />
-        ))}
-      </ol>
-      <button type="button" className="action mt-3" onClick={() => append(blankDoing(options[0]?.value ?? 'water'))}>
-        <Plus size={16} aria-hidden="true" />
-        Add a row
-      </button>
-    </>
-  );
-}
-
+const NO_INFLUENCES: readonly Influence[] = [];
 const NO_APPLICATIONS: ProgrammeInput['applications'] = [];
 
 function ProgrammeForm({
@@ -146,17 +88,15 @@ function ProgrammeForm({
   const numbers = rows.applications.map((i) => i + 1);
   const applications = plain.applications.length > 0 ? plain.applications : NO_APPLICATIONS;
   const { doings, shelf, recipes } = useDoings(applications);
-  const { records: logs } = useRecords('logger', ofPlot(plot.id));
-  const site = useMemo((): SiteInSeason => ({ ...toSite(plot, logs), season: open.season }), [plot, logs, open]);
+  const site = useSiteIn(plot, open);
   const on = useMemo(() => dosedPlot(plot), [plot]);
   const inNumbers = useMemo(
     () => computeProgramme(doings, on, open.season, siteSoilTemperature(site, open.season.from, YEAR)),
     [doings, on, open, site],
   );
-  const asked = useMemo(() => (doings.length > 0 ? { doings, plot: on, site } : undefined), [doings, on, site]);
-  const known = usePlotKnown(plot);
-  const followed = useTask(FOLLOWED, asked);
-  const release = followed.latest;
+  const advice = useAdvice(plot.id);
+  const soil = useSoilNitrogen(plot, open.season.from);
+  const planned = useMemo((): Planned => ({ doings, plot: on, site, soil }), [doings, on, site, soil]);
   const options = useMemo(
     (): readonly Option[] => [
       ...shelf.map((s) => ({ value: `product ${s.record.id}`, text: s.product.name })),
@@ -165,9 +105,57 @@ function ProgrammeForm({
     ],
     [shelf, recipes],
   );
+  const { compared } = useBench();
+  const need = open.season.crop.uptakeKgPerHa.N?.mid;
+  const onBench = useMemo(
+    () => compared.filter((p) => midSupply(p, 'N') > 0 && options.some((o) => o.value === `product ${p.id}`)),
+    [compared, options],
+  );
+  const brought = inNumbers.totals.find((t) => t.analyte === 'N')?.figure.value.mid;
+  const known = usePlotKnown(plot);
+  const chart = useRef<HTMLDivElement>(null);
+  // The drawing follows while a mark is dragged: one run of the model at a time, the latest there is.
+  const drawn = useDeferredValue(inNumbers);
+  const days = useMemo(() => siteDays(site), [site]);
+  const release = useMemo(() => programmeRelease(drawn, site, days, soil), [drawn, site, days, soil]);
+  const weeks = useMemo(() => programmeWeeks(release, open.season.from), [release, open]);
+  const first = useTask(FIRST_BAND, planned);
+  const whole = useTask(WHOLE_BAND, planned);
+  const band = whole.result ?? first.result;
+  const move = useMoves(form, applications, rows.applications);
+  const bags = useMemo(() => splittable(inNumbers), [inNumbers]);
   return (
     <>
-      <SeasonLine season={open.season} rows={inNumbers.rows} numbers={numbers} />
+      <SeasonTimeline season={open.season} rows={inNumbers.rows} numbers={numbers} onMove={move} />
+      <section className="mb-6" ref={chart}>
+        <div className="flex flex-wrap items-baseline justify-between gap-2">
+          <h2 className="mb-2 text-xl">When its nitrogen arrives</h2>
+          <span className="no-print flex gap-3 text-[0.9375rem]">
+            {(['svg', 'png'] as const).map((as) => (
+              <button
+                key={as}
+                type="button"
+                className="plain"
+                onClick={() => void saveChart(chart.current, text.name || 'programme', as)}
+              >
+                Save as {as.toUpperCase()}
+              </button>
+            ))}
+          </span>
+        </div>
+        <p className="mb-1" data-testid="weeks-sentence">
+          {weeksSentence(weeks)}
+        </p>
+        <ProgrammeChart weeks={weeks} band={band} />
+        <SiteStrips days={days} />
+        <ChartKey />
+        <TaskNote task={whole} what="the band" />
+        {release.left.map(({ name, why }) => (
+          <Remark key={name + why} tone="note">
+            <b>{name}</b> cannot be followed: {why}
+          </Remark>
+        ))}
+      </section>
       <EditForm<'programme', ProgrammeText>
         {...edit}
         describe={(newer) => (
@@ -190,7 +178,7 @@ function ProgrammeForm({
         <div className="no-print">
           <FormPart title="What is given">
             <TextField name="name" label="Name of the programme" className="max-w-96" />
-            <Rows options={options} />
+            <ProgrammeRows options={options} bench={onBench} need={need} />
           </FormPart>
         </div>
         <GivenOnPaper
@@ -199,33 +187,42 @@ function ProgrammeForm({
           ground={`For ${open.season.crop.name.toLowerCase()} on ${plot.name}, from ${printDay(open.season.from)}.`}
         />
       </EditForm>
-      {inNumbers.rows.length > 0 && (
-        <section className="mt-6 flex flex-col gap-5">
-          <h2 className="text-xl">What it comes to</h2>
-          {problems.length > 0 && <Remark tone="note">A row that cannot be read yet is not counted.</Remark>}
-          <RowNumbers rows={inNumbers.rows} numbers={numbers} />
-          <ProgrammeTotals inNumbers={inNumbers} crop={open.season.crop} />
-          <div>
-            <h2 className="mb-2 text-xl">When its nitrogen arrives</h2>
-            {release && <ProgrammeChart release={release} />}
-            <ChartKey />
-            <TaskNote task={followed} what="the programme" />
-            {release?.left.map(({ name, why }) => (
-              <Remark key={name + why} tone="note">
-                <b>{name}</b> cannot be followed: {why}
-              </Remark>
-            ))}
-          </div>
-        </section>
-      )}
+      <section className="mt-6 flex flex-col gap-5">
+        {inNumbers.rows.length > 0 && (
+          <>
+            <h2 className="text-xl">What it comes to</h2>
+            {problems.length > 0 && <Remark tone="note">A row that cannot be read yet is not counted.</Remark>}
+            <RowNumbers rows={inNumbers.rows} numbers={numbers} />
+            <ProgrammeTotals inNumbers={inNumbers} crop={open.season.crop} advice={advice} />
+            {need !== undefined && brought !== undefined && brought > 0 && Math.abs(brought / need - 1) > 0.01 && (
+              <button
+                type="button"
+                className="plain no-print self-start"
+                onClick={() => scaleAll(form, applications, rows.applications, need / brought)}
+              >
+                Scale all amounts by {formatTrimmed(need / brought, 3)}, to the {formatTrimmed(need, 3)} kg N/ha the
+                crop takes up
+              </button>
+            )}
+          </>
+        )}
+        <Assumptions assumed={release.assumed} plot={plot} />
+        <WeekTable weeks={weeks} name={text.name} />
+        <YearsPart planned={planned} plotId={plot.id} />
+        <SplitPart planned={planned} bags={bags} onUse={(product, doses) => putSplit(form, product, doses)} />
+      </section>
       <MarginNotes>
         <RestsOn
           assumed={[
             `What ${open.season.crop.name.toLowerCase()} needs is a class average, until you enter your own.`,
             <>
-              The middle of each <Term of="assumption">assumption</Term> is followed; no <Term of="band">band</Term> is
-              drawn round it.
+              The line follows the middle of each <Term of="assumption">assumption</Term>; the{' '}
+              <Term of="band">band</Term> holds eight in ten of 2 000 draws over all of them, the year’s warmth and the
+              doses’ own ranges.
             </>,
+            ...(soil
+              ? ['The soil’s own nitrogen counts: what it has as the season begins, and what its organic matter gives.']
+              : []),
           ]}
           missing={missingOf(plot, known)}
         />
@@ -239,7 +236,8 @@ function ProgrammeForm({
             2026 to 15 Aug 2026.
           </p>
         </MarginNote>
-        {release && release.supposed.length > 0 && (
+        <Influences influences={band?.influences ?? NO_INFLUENCES} />
+        {release.supposed.length > 0 && (
           <MarginNote title="Supposed">
             {release.supposed.map((s) => (
               <p key={s}>{s}.</p>
@@ -247,7 +245,11 @@ function ProgrammeForm({
           </MarginNote>
         )}
         <MarginNote title="What this leaves out">
-          <p>The soil’s own nitrogen is not in the drawing yet, so the crop is not as short as the gap may look.</p>
+          <p>
+            {soil
+              ? `Residues and green manures are not counted, unless you add them as a row.${soil.inWater ? '' : ' Nor is nitrate in the water you give: no analysis of it is entered.'}`
+              : 'What is grown in has no nitrogen of its own here.'}
+          </p>
           <Remark tone="caution">
             Never go above the label’s rate, and keep the setbacks and limits of your local code.
           </Remark>

@@ -5,6 +5,8 @@ import {
   scaleRange,
   compoundPerElement,
   formatTrimmedRange,
+  literal,
+  type Advice,
   type Crop,
   type Nutrient,
   type ComputedProgramme,
@@ -90,8 +92,27 @@ export function RowNumbers({ rows, numbers }: { rows: readonly ComputedRow[]; nu
 
 const SHOWN: readonly Nutrient[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
+function adviceCell(advice: Advice, n: Nutrient) {
+  const amount = advice[n];
+  return amount ? (
+    <FigureButton
+      figure={literal(`${analyteName(n)} the laboratory recommends`, amount, 'kg/ha', 'measured', 'newest soil report')}
+    />
+  ) : (
+    <span className="text-faint">–</span>
+  );
+}
+
 /** All of a programme against what the crop takes up. */
-export function ProgrammeTotals({ inNumbers, crop }: { inNumbers: ComputedProgramme; crop: Crop }) {
+export function ProgrammeTotals({
+  inNumbers,
+  crop,
+  advice,
+}: {
+  inNumbers: ComputedProgramme;
+  crop: Crop;
+  advice: Advice | undefined;
+}) {
   const apart = inNumbers.totals.some((t) => t.supply !== t.figure);
   return (
     <>
@@ -111,6 +132,11 @@ export function ProgrammeTotals({ inNumbers, crop }: { inNumbers: ComputedProgra
             <th scope="col" className="num">
               The crop takes up
             </th>
+            {advice && (
+              <th scope="col" className="num">
+                The soil report recommends
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -144,6 +170,7 @@ export function ProgrammeTotals({ inNumbers, crop }: { inNumbers: ComputedProgra
                     <span className="text-faint">not known</span>
                   )}
                 </td>
+                {advice && <td className="num">{adviceCell(advice, n)}</td>}
               </tr>
             );
           })}

@@ -1,39 +1,46 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
-import { toSite, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
-import { printDay, computeProgramme, siteSoilTemperature } from '@wheat-ledger/core';
+import { inputOf, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
+import { printDay } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { useSeasons, type ChosenSeason } from '../app/seasons';
-import { ofPlot } from '../app/workspace';
+import { useSeasons, useSiteIn, type ChosenSeason } from '../app/seasons';
+import { useDoings, useProgrammeNumbers } from '../app/useDoings';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PlotPages } from '../ui/PlotPages';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { useKeep } from '../ui/useKeep';
 import { usePlotPage } from '../ui/usePlotPage';
-import { dosedPlot } from './dosedPlot';
-import { useDoings } from './useDoings';
+import { CompareProgrammes, type Candidate } from './CompareProgrammes';
 
-const YEAR = 366;
-
-function ProgrammeLine({
-  plot,
-  open,
-  programme,
-}: {
-  plot: PlotRecord;
-  open: ChosenSeason;
-  programme: ProgrammeRecord;
-}) {
-  const { doings } = useDoings(programme.applications);
-  const { records: logs } = useRecords('logger', ofPlot(plot.id));
-  const { totals, without } = useMemo(() => {
-    const warmth = siteSoilTemperature(toSite(plot, logs), open.season.from, YEAR);
-    return computeProgramme(doings, dosedPlot(plot), open.season, warmth);
-  }, [doings, plot, logs, open]);
+interface ProgrammeLineProps {
+  readonly plot: PlotRecord;
+  readonly open: ChosenSeason;
+  readonly programme: ProgrammeRecord;
+  readonly chosen: boolean;
+  readonly full: boolean;
+  readonly onChoose: () => void;
+}
+function ProgrammeLine({ plot, open, programme, chosen, full, onChoose }: ProgrammeLineProps) {
+  const { keep, saving } = useKeep('programme');
+  const copy = (): Promise<void> => {
+    const copied = `${programme.name} (copy)`.slice(0, 120);
+    return keep({ ...inputOf(programme), name: copied }, undefined, `Copied to “${copied}”.`);
+  };
+  const { totals, without } = useProgrammeNumbers(plot, open, programme);
   const nitrogen = totals.find((t) => t.analyte === 'N');
   return (
     <tr data-testid="programme">
+      <td className="no-print">
+        <input
+          type="checkbox"
+          aria-label={`Compare ${programme.name}`}
+          checked={chosen}
+          disabled={full && !chosen}
+          onChange={onChoose}
+        />
+      </td>
       <td>
         <Link to={`/ground/${plot.id}/programmes/${programme.id}`} className="plain">
           {programme.name}
@@ -49,17 +56,80 @@ function ProgrammeLine({
           <span className="block text-sm text-beet">without {without.join(', ')}</span>
         )}
       </td>
+      <td className="no-print">
+        <button type="button" className="plain" disabled={saving} onClick={() => void copy()}>
+          Copy
+        </button>
+      </td>
     </tr>
   );
 }
 
+const MOST_COMPARED = 3;
+const WATER: Candidate = {
+  id: 'water',
+  name: 'Water only',
+  doings: [],
+};
+const NOTHING: Candidate = { id: 'nothing', name: 'Nothing', doings: [] };
+const READY = [NOTHING, WATER];
+
+/** The chosen programmes of one season side by side, with nothing given and water only at hand. */
+function Comparison({
+  plot,
+  open,
+  programmes,
+}: {
+  plot: PlotRecord;
+  open: ChosenSeason;
+  programmes: readonly ProgrammeRecord[];
+}) {
+  const all = useMemo(() => programmes.flatMap((p) => p.applications), [programmes]);
+  const { doings } = useDoings(all);
+  const site = useSiteIn(plot, open);
+  const candidates = useMemo((): readonly Candidate[] => {
+    let from = 0;
+    return programmes.map((p) => {
+      const own = doings.slice(from, from + p.applications.length);
+      from += p.applications.length;
+      return { id: p.id, name: p.name, doings: own };
+    });
+  }, [programmes, doings]);
+  const [ready, setReady] = useState<readonly string[]>([]);
+  const compared = useMemo(
+    () => [...candidates, ...READY.filter((r) => ready.includes(r.id))].slice(0, MOST_COMPARED),
+    [candidates, ready],
+  );
+  return (
+    <section className="mt-6">
+      <div className="no-print mb-2 flex flex-wrap gap-4 text-[0.9375rem]">
+        {READY.map((r) => (
+          <label key={r.id} className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={ready.includes(r.id)}
+              disabled={compared.length >= MOST_COMPARED && !ready.includes(r.id)}
+              onChange={(e) => setReady(e.target.checked ? [...ready, r.id] : ready.filter((id) => id !== r.id))}
+            />
+            beside “{r.name}”
+          </label>
+        ))}
+      </div>
+      <CompareProgrammes plot={plot} site={site} candidates={compared} />
+    </section>
+  );
+}
+
 function PlotProgrammes({ plot }: { plot: PlotRecord }) {
+  const [picked, setPicked] = useState<readonly string[]>([]);
   const { seasons, isLoading } = useSeasons(plot.id);
   const { records, isLoading: programmesLoading, error } = useRecords('programme');
   if (isLoading || programmesLoading) return <Loading what="the programmes" />;
   const found = seasons.flatMap((open) =>
     records.filter((p) => p.seasonId === open.record.id).map((programme) => ({ open, programme })),
   );
+  const chosen = found.filter((f) => picked.includes(f.programme.id)).map((f) => f.programme);
+  const season = found.find((f) => picked.includes(f.programme.id))?.open;
   return (
     <Sheet
       title="Ground"
@@ -90,6 +160,9 @@ function PlotProgrammes({ plot }: { plot: PlotRecord }) {
           <caption className="sr-only">Programmes of {plot.name}</caption>
           <thead>
             <tr>
+              <th scope="col" className="no-print">
+                <span className="sr-only">Compare</span>
+              </th>
               <th scope="col">Programme</th>
               <th scope="col">For</th>
               <th scope="col" className="num">
@@ -98,14 +171,37 @@ function PlotProgrammes({ plot }: { plot: PlotRecord }) {
               <th scope="col" className="num">
                 N in all, kg/ha
               </th>
+              <th scope="col" className="no-print">
+                <span className="sr-only">Copy</span>
+              </th>
             </tr>
           </thead>
           <tbody>
             {found.map(({ open, programme }) => (
-              <ProgrammeLine key={programme.id} plot={plot} open={open} programme={programme} />
+              <ProgrammeLine
+                key={programme.id}
+                plot={plot}
+                open={open}
+                programme={programme}
+                chosen={picked.includes(programme.id)}
+                full={chosen.length >= MOST_COMPARED || (season !== undefined && season !== open)}
+                onChoose={() =>
+                  setPicked(
+                    picked.includes(programme.id)
+                      ? picked.filter((id) => id !== programme.id)
+                      : [...picked, programme.id],
+                  )
+                }
+              />
             ))}
           </tbody>
         </table>
+      )}
+      {season && <Comparison plot={plot} open={season} programmes={chosen} />}
+      {!season && found.length > 0 && (
+        <p className="no-print mt-3 text-[0.9375rem] text-faint">
+          Tick up to three of one season to see them side by side, with nothing given or water only beside them.
+        </p>
       )}
       <MarginNotes>
         <MarginNote title="What a programme is">

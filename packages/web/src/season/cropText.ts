@@ -1,22 +1,13 @@
 import {
   given,
+  rangeText,
   Reader,
   whenTyped,
   type CropInput,
   type NutrientRangeInput,
-  type RangeInput,
   type ReadText,
 } from '@wheat-ledger/contract';
-import {
-  declaredRange,
-  formatGiven,
-  libraryCrop,
-  parseDeclared,
-  parseQuantity,
-  type Crop,
-  type Nutrient,
-  type Range,
-} from '@wheat-ledger/core';
+import { formatGiven, libraryCrop, parseQuantity, type Crop, type Nutrient } from '@wheat-ledger/core';
 
 /** Elements that have a field of their own. */
 export const CROP_NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const satisfies readonly Nutrient[];
@@ -55,14 +46,6 @@ export const blankCrop = (basedOn: string): CropText => ({
   saltSlope: '',
   note: '',
 });
-
-/** A range as it is typed and read back. @example rangeText({ low: 2, mid: 3, high: 5 }) // '2–3–5' */
-export const rangeText = (range: Range | undefined): string =>
-  !range
-    ? ''
-    : range.low === range.high
-      ? formatGiven(range.mid)
-      : [range.low, range.mid, range.high].map(formatGiven).join('–');
 
 const typedOf = (list: readonly NutrientRangeInput[] | undefined): Typed =>
   Object.fromEntries(CROP_NUTRIENTS.map((n) => [n, rangeText(list?.find((e) => e.nutrient === n))])) as Typed;
@@ -107,22 +90,11 @@ export function cropHints(basedOn: string): CropText {
   };
 }
 
-function readRange(read: Reader, path: string, text: string, of = ''): RangeInput | undefined {
-  return whenTyped(text, () => {
-    const bare = of !== '' && text.trim().endsWith(of) ? text.trim().slice(0, -of.length).trim() : text;
-    const found = parseDeclared(bare);
-    if (!found.ok) return read.refuse(path, found.reason);
-    if (found.value.kind === 'below')
-      return read.refuse(path, `Read "${text.trim()}", expected a number or a range such as 80–110–150.`);
-    return declaredRange(found.value);
-  });
-}
-
 export function readCrop(text: CropText): ReadText & { readonly plain: CropInput } {
   const read = new Reader();
   const byNutrient = (path: 'uptake' | 'removed'): NutrientRangeInput[] | undefined => {
     const list = CROP_NUTRIENTS.flatMap((nutrient): NutrientRangeInput[] => {
-      const range = readRange(read, `${path}.${nutrient}`, text[path][nutrient]);
+      const range = read.range(`${path}.${nutrient}`, text[path][nutrient]);
       return range ? [{ nutrient, ...range }] : [];
     });
     return list.length > 0 ? list : undefined;
@@ -136,14 +108,14 @@ export function readCrop(text: CropText): ReadText & { readonly plain: CropInput
   const plainInput: CropInput = {
     name: text.name.trim(),
     ...given('basedOn', text.basedOn || undefined),
-    ...given('yieldTPerHa', readRange(read, 'yield', text.yield, 't/ha')),
+    ...given('yieldTPerHa', read.range('yield', text.yield, 't/ha')),
     ...given('uptakeKgPerHa', byNutrient('uptake')),
     ...given('removedKgPerT', byNutrient('removed')),
     ...given('pHLow', number('pHLow', text.pHLow)),
     ...given('pHHigh', number('pHHigh', text.pHHigh)),
     ...given('rowM', length('row', text.row)),
     ...given('plantM', length('plant', text.plant)),
-    ...given('rootingM', readRange(read, 'rooting', text.rooting, 'm')),
+    ...given('rootingM', read.range('rooting', text.rooting, 'm')),
     ...given('saltThresholdMsPerCm', number('saltThreshold', text.saltThreshold)),
     ...given('saltSlopePercent', number('saltSlope', text.saltSlope)),
     note: text.note.trim(),

@@ -1,5 +1,5 @@
 import { given, Reader, whenTyped, type ReadText, type SeasonInput } from '@wheat-ledger/contract';
-import { CROP_LIBRARY, formatGiven, parseNumber, parseQuantity } from '@wheat-ledger/core';
+import { CROP_LIBRARY, formatGiven, parseNumber, parseQuantity, typedNumber, type FedUntil } from '@wheat-ledger/core';
 
 /** A season as a person types it. */
 export interface SeasonText {
@@ -8,6 +8,10 @@ export interface SeasonText {
   from: string;
   to: string;
   share: string;
+  /** 'end', or when feeding stops. */
+  fedUntil: string;
+  /** kg/ha; the crop's own when blank. */
+  nitrogenKgPerHa: string;
   note: string;
 }
 
@@ -16,6 +20,8 @@ export const blankSeason = (today: string): SeasonText => ({
   from: today,
   to: '',
   share: 'all',
+  fedUntil: 'end',
+  nitrogenKgPerHa: '',
   note: '',
 });
 
@@ -53,6 +59,8 @@ export const seasonText = (s: SeasonInput): SeasonText => ({
   from: s.from,
   to: s.to ?? '',
   share: shareWords(s.share),
+  fedUntil: s.fedUntil ?? 'end',
+  nitrogenKgPerHa: typedNumber(s.nitrogenKgPerHa),
   note: s.note,
 });
 
@@ -72,6 +80,11 @@ export function readSeason(
       whenTyped(text.to, () => read.day('to', text.to)),
     ),
     share: readShare(read, 'share', text.share, plot.areaM2) ?? 1,
+    ...given('fedUntil', text.fedUntil === 'end' ? undefined : (text.fedUntil as FedUntil)),
+    ...given(
+      'nitrogenKgPerHa',
+      whenTyped(text.nitrogenKgPerHa, () => read.number('nitrogenKgPerHa', text.nitrogenKgPerHa)),
+    ),
     note: text.note.trim(),
   };
   return { plain, problems: read.problems };

@@ -6,9 +6,10 @@ import {
   SeasonInput,
   validateInput,
   type ApplicationInput,
+  rangeText,
 } from '@wheat-ledger/contract';
 import { idOf, sampleSeasons } from '../../test/show';
-import { blankCrop, cropHints, cropText, rangeText, readCrop } from './cropText';
+import { blankCrop, cropHints, cropText, readCrop } from './cropText';
 import { blankDoing, programmeText, readProgramme } from './programmeText';
 import { readSeason, readShare, seasonText, shareWords } from './seasonText';
 

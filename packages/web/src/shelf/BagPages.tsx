@@ -8,6 +8,7 @@ import { Empty, Loading, Sheet } from '../ui/Sheet';
 const PAGES: PageList = [
   ['', 'Label'],
   ['/elements', 'Elements'],
+  ['/curve', 'Own curve'],
   ['/versions', 'Versions'],
 ];
 

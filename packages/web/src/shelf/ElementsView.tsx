@@ -20,8 +20,9 @@ import { usePlotCrop } from '../app/seasons';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
-import { amountWords, shownRange } from './amountWords';
+import { amountWords, shownRange } from '../ui/amountWords';
 import { BagPages, useBagPage } from './BagPages';
+import { InsidePart } from './InsidePart';
 
 /** Four marks that are told apart without colour. */
 const MARK_SIGNS: Readonly<Record<ElementMark, string>> = {
@@ -185,6 +186,7 @@ function BagElements({ record }: { record: ProductRecord }) {
           </div>
         </>
       )}
+      <InsidePart product={product} />
       <MarginNotes>
         <MarginNote title="Four marks">
           <ul>

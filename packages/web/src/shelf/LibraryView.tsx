@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import {
   capital,
   cautionsOf,
@@ -16,12 +16,10 @@ import {
   analyteName,
   type LibraryEntry,
 } from '@wheat-ledger/core';
-import { writeKept } from '../app/keep';
 import { useAppSelector } from '../app/store';
 import { Bag } from '../ui/Bag';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
-import { textFromLibrary } from './startedText';
 
 function figuresOf(entry: LibraryEntry): string {
   return entry.analysis
@@ -75,16 +73,11 @@ function Facts({ entry }: { entry: LibraryEntry }) {
 
 /** Generic materials with what is typical of them, each one step from being a bag of one's own. */
 export function LibraryView() {
-  const navigate = useNavigate();
   const [wanted, setWanted] = useState('');
   const [open, setOpen] = useState<string>();
   const query = useDeferredValue(wanted);
   const found = useMemo(() => searchLibrary(query), [query]);
   const shown = found.find((e) => e.name === open) ?? found[0];
-  const take = (entry: LibraryEntry): void => {
-    writeKept('draft.product.started', undefined);
-    void navigate('/shelf/new', { state: { start: textFromLibrary(entry) } });
-  };
   return (
     <Sheet
       title="Materials"
@@ -137,9 +130,9 @@ export function LibraryView() {
                   <td className="text-faint">{entry.group}</td>
                   <td className="text-[0.9375rem]">{figuresOf(entry)}</td>
                   <td className="num">
-                    <button type="button" className="plain" onClick={() => take(entry)}>
+                    <Link to={`/shelf/new?from=${encodeURIComponent(entry.name)}`} className="plain">
                       My bag of this<span className="sr-only">: {entry.name}</span>
-                    </button>
+                    </Link>
                   </td>
                 </tr>
               ))}

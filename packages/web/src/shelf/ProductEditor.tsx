@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { Trash2 } from 'lucide-react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import {
@@ -13,7 +13,7 @@ import {
   PLAIN_FIELDS,
   type PlainField,
 } from '@wheat-ledger/contract';
-import { MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
+import { libraryEntry, MATERIALS, ORIGINS, PRODUCT_FORMS } from '@wheat-ledger/core';
 import type { TermKey } from '../glossary/terms';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
@@ -26,6 +26,7 @@ import { Attachments } from './Attachments';
 import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
 import { StockPart } from './StockPart';
+import { textFromLibrary } from './startedText';
 import { AnalysisLines } from './AnalysisLines';
 import { DirectionRows, OfferRows, options } from './ProductRows';
 
@@ -117,7 +118,16 @@ function BeyondTheLabel() {
   );
 }
 
-function ProductForm({ record, start }: { record?: ProductRecord; start?: ProductText }) {
+/** @param startedBy what a new bag was started from, which has a draft of its own */
+function ProductForm({
+  record,
+  start,
+  startedBy = 'new',
+}: {
+  record?: ProductRecord;
+  start?: ProductText | undefined;
+  startedBy?: string;
+}) {
   const navigate = useNavigate();
   const takeOut = useTakeOut('product', '/shelf');
   const saved = useMemo(() => (record ? productText(record) : (start ?? blankProduct())), [record, start]);
@@ -126,7 +136,7 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
     saved,
     version: record?.version,
     read: readProduct,
-    draft: `product.${record?.id ?? (start ? 'started' : 'new')}`,
+    draft: `product.${record?.id ?? startedBy}`,
   });
   const { form } = textForm;
   const saving = useSaving({
@@ -237,10 +247,14 @@ function ProductForm({ record, start }: { record?: ProductRecord; start?: Produc
   );
 }
 
-/** A blank bag, or one started from the label desk or the library, handed over with the step here. */
+/** A blank bag, or one started from the label desk or the library, handed over with the step here or named in the address. */
 export function NewProduct() {
   const state = useLocation().state as { readonly start?: ProductText } | null;
-  return <ProductForm {...(state?.start ? { start: state.start } : {})} />;
+  const [query] = useSearchParams();
+  const entry = libraryEntry(query.get('from') ?? '');
+  const named = useMemo(() => entry && textFromLibrary(entry), [entry]);
+  if (state?.start) return <ProductForm start={state.start} startedBy="started" />;
+  return <ProductForm key={entry?.name} start={named} startedBy={entry ? `of.${entry.name}` : 'new'} />;
 }
 
 export function EditProduct() {

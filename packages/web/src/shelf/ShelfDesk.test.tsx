@@ -39,9 +39,9 @@ test('each line says what it was taken as; a correction outranks it and survives
 test('a lab slip’s figures are measured, and contradictions stand in the margin', async () => {
   await show(<LabelDesk />);
   await userEvent.click(screen.getByRole('radio', { name: 'a lab slip' }));
-  await paste('Total nitrogen 16 %\n4 % Ammoniacal nitrogen\n9 % Urea nitrogen');
+  await paste('Total nitrogen 16 %\n12 % Ammoniacal nitrogen\n9 % Urea nitrogen');
   await waitFor(() =>
-    expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 13 %/),
+    expect(document.querySelector('[data-testid=label-findings]')?.textContent).toMatch(/forms add to 21 %/),
   );
 });
 

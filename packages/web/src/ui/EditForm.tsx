@@ -68,9 +68,9 @@ export function EditForm<K extends RecordKind, Text extends FieldValues>({
   );
 }
 
-/** A part of a form with a ruled heading. */
+/** A part of a sheet with a ruled heading. */
 export const FormPart = ({ title, children, hint }: { title: string; children: ReactNode; hint?: string }) => (
-  <section>
+  <section className="break-inside-avoid">
     <h2 className="mb-2 border-b border-line-strong pb-1 text-lg">
       {title}
       {hint && <span className="ml-3 font-sans text-sm font-normal text-faint">{hint}</span>}

@@ -16,7 +16,7 @@ export function TaskNote({ task, what }: { readonly task: Task<unknown>; readonl
     );
   if (!task.running || share === undefined) return null;
   return (
-    <p className="flex items-center gap-3 text-sm text-faint">
+    <p className="no-print flex items-center gap-3 text-sm text-faint">
       <progress value={share} max={1} aria-label={`${capital(what)} worked out`} />
       Working out {what}
       <button type="button" className="plain" onClick={task.cancel}>

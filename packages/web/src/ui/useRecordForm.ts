@@ -15,6 +15,8 @@ interface RecordForm<K extends RecordKind, Text extends FieldValues> {
   readonly draftOfNew?: string;
   /** Which part of the record is edited, where a page shows one only: its draft is its own. */
   readonly part?: string;
+  /** What is added when it is saved and not typed. */
+  readonly beforeSaving?: (input: InputOf<K>) => InputOf<K>;
   readonly nameOf: (record: RecordOf<K>) => string;
   readonly onSaved: (record: RecordOf<K>) => void | Promise<void>;
 }
@@ -28,6 +30,7 @@ export function useRecordForm<K extends RecordKind, Text extends FieldValues>({
   read,
   draftOfNew = 'new',
   part,
+  beforeSaving = (input) => input,
   nameOf,
   onSaved,
 }: RecordForm<K, Text>) {
@@ -42,7 +45,7 @@ export function useRecordForm<K extends RecordKind, Text extends FieldValues>({
     kind,
     textForm,
     existing: record && { id: record.id, version: textForm.base ?? record.version },
-    toInput: (text) => read(text).plain,
+    toInput: (text) => beforeSaving(read(text).plain),
     nameOf,
     onSaved,
   });

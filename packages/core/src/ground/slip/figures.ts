@@ -1,5 +1,5 @@
 import { analyteName, compoundPerElement, formulaText, type Basis } from '../../nutrient/index.js';
-import { scaleDeclared, shownDeclared } from '../../quantity/index.js';
+import { declaredRange, scaleDeclared, shownDeclared } from '../../quantity/index.js';
 import {
   tells,
   twoNumbers,
@@ -39,6 +39,8 @@ export interface Clause {
   readonly shares: boolean;
   /** The method that a heading told. */
   readonly method: SoilMethod;
+  /** A heading said that pH and salt are measured in soil and water. */
+  readonly suspension: boolean;
 }
 
 /** A figure, what it was before, or why there is none. */
@@ -47,6 +49,8 @@ export interface Outcome {
   readonly says: string;
   readonly fate: Told['fate'];
   readonly choices?: readonly SoilChoice[];
+  /** A share of the exchange, in %. */
+  readonly share?: { readonly analyte: SoilAnalyte; readonly percent: number };
 }
 
 /** What a figure was read as, in words. */
@@ -124,7 +128,8 @@ function unitFor(found: FoundValue, general: TellingUnit | undefined, analyte: S
       : { unit: found.unit, factor: 1, text: found.text.replace(/^[^\p{L}%µ]*/u, '') };
   const expected = `${SOIL_ANALYTE_NAMES[analyte]}: no unit that is known here, expected ${soilUnits(analyte).join(', ')}`;
   const only = obvious(analyte);
-  const told = own ?? (found.foreign === undefined && only === undefined ? general : undefined);
+  const told =
+    own ?? (found.foreign === undefined && (only === undefined || general?.unit === 'g/kg') ? general : undefined);
   if (!told) return found.foreign === undefined && only !== undefined ? { unit: only, factor: 1, from: '' } : expected;
   if (told.unit === 'kg/ha' && POUNDS_PER_ACRE.test(told.text))
     return { unit: 'mg/kg', factor: 0.5 / (own ? found.factor : 1), from: FURROW_SLICE };
@@ -143,7 +148,11 @@ export function outcomeOf(pair: Pair, subject: Subject, clause: Clause): Outcome
   if (subject.kind === 'either') return eitherOf(pair, subject, clause);
   const kept = analyteOf(subject);
   if (typeof kept === 'string') return { says: kept, fate: 'setAside' };
-  if (isShare(pair, kept.analyte, clause)) return { says: SHARE_OF_EXCHANGE, fate: 'setAside' };
+  if (isShare(pair, kept.analyte, clause)) {
+    const { value } = pair.found;
+    const share = value && { analyte: kept.analyte, percent: declaredRange(value).mid };
+    return { says: SHARE_OF_EXCHANGE, fate: 'setAside', ...(share ? { share } : {}) };
+  }
   const called = SOIL_ANALYTE_NAMES[kept.analyte];
   const { found } = pair;
   if (found.none)
@@ -160,8 +169,10 @@ export function outcomeOf(pair: Pair, subject: Subject, clause: Clause): Outcome
 /** A per cent sign at the name of a cation, or under a heading of the exchange, makes it a share. */
 function isShare({ found, name }: Pair, analyte: SoilAnalyte, { general, shares }: Clause): boolean {
   if (!isCation(analyte) && analyte !== 'acidity') return false;
-  const percent = (found.unit ?? general?.unit ?? '%') === '%';
-  return (isCation(analyte) && unitAmong(name)?.unit === '%') || (shares && percent);
+  const told = unitAmong(name)?.unit;
+  // A unit that held for lines further up does not hold for shares.
+  const percent = (found.unit ?? told ?? (shares ? '%' : general?.unit)) === '%';
+  return told === '%' || (analyte === 'acidity' && found.unit === '%') || (shares && percent);
 }
 const isCation = (analyte: SoilAnalyte): boolean => ['K', 'Ca', 'Mg', 'Na'].includes(analyte);
 
@@ -186,7 +197,7 @@ function measured(
           },
         ],
   );
-  const sensible = figures.filter((f) => soilFigureProblem(f) === undefined);
+  const sensible = figures.map(inExtract).filter((f) => soilFigureProblem(f) === undefined);
   const [figure] = sensible;
   const [first] = figures;
   if (!figure) return { says: (first && soilFigureProblem(first)?.message) ?? '', fate: 'notUnderstood' };
@@ -198,16 +209,27 @@ function measured(
   return { figure, says: [figureWords(figure), ...before].join(', '), fate: 'taken' };
 }
 
+/** What is told per million of an extract is told by its volume. */
+const inExtract = (figure: SoilFigure): SoilFigure =>
+  figure.method === 'saturatedPaste' && figure.unit === 'mg/kg' ? { ...figure, unit: 'mg/L' } : figure;
 const OWN_METHOD: readonly SoilAnalyte[] = ['pH', 'CEC', 'organicMatter', 'bulkDensity'];
-const methodFor = (analyte: SoilAnalyte, { words, method }: Clause): SoilMethod =>
-  methodIn(words) ?? (OWN_METHOD.includes(analyte) ? 'notSaid' : method);
+/** "pH 6.2 (in water) and organic matter 4.4 %": the water is that of the pH. */
+const IN_NO_WATER: readonly SoilAnalyte[] = ['organicMatter', 'CEC', 'bulkDensity', 'freeLime'];
+const methodFor = (analyte: SoilAnalyte, { words, method, suspension }: Clause): SoilMethod => {
+  // "Exchangeable" above holds for the cations, not for trace elements below them.
+  const holds = method !== 'ammoniumAcetate' || isCation(analyte) || analyte === 'acidity';
+  if (suspension && (analyte === 'pH' || analyte === 'EC')) return methodIn(words) ?? 'water';
+  const told = methodIn(words);
+  if (told === 'water' && IN_NO_WATER.includes(analyte)) return 'notSaid';
+  return told ?? (OWN_METHOD.includes(analyte) || !holds ? 'notSaid' : method);
+};
 
 function eitherOf(pair: Pair, { element, oxide }: Extract<Subject, { kind: 'either' }>, clause: Clause): Outcome {
   const as = (basis: Basis): Outcome => outcomeOf(pair, { ...SAID, element, basis }, clause);
   // On a soil slip "Phosphate P" names the element that was measured.
   if (pair.name.some((t) => t.text === element)) return as('element');
   const choices = [as('element'), as(oxide)].flatMap((o) => (o.figure ? [{ says: o.says, figure: o.figure }] : []));
-  return { says: element === 'K' ? ASK_POTASH : ASK_PHOSPHATE, fate: 'asked', choices };
+  return { says: ASK[element] ?? '', fate: 'asked', choices };
 }
 const SAID: Omit<NutrientSubject, 'element' | 'basis'> = {
   kind: 'nutrient',
@@ -215,8 +237,11 @@ const SAID: Omit<NutrientSubject, 'element' | 'basis'> = {
   share: 'said',
   extract: false,
 };
-const ASK_POTASH = 'potash could be the element or its oxide: say K or K2O';
-const ASK_PHOSPHATE = 'phosphate could be the element or its oxide: say P or P2O5';
+const ASK: Readonly<Partial<Record<string, string>>> = {
+  K: 'potash could be the element or its oxide: say K or K2O',
+  P: 'phosphate could be the element or its oxide: say P or P2O5',
+  S: 'sulfate could be told as sulfur or as the ion: say S or SO4',
+};
 
 /** On a soil slip a word such as phosphate alone may stand for the element or its oxide. */
 export const tradeOnly = (subject: Subject | undefined, name: readonly Token[]): Subject | undefined => {

@@ -1,16 +1,15 @@
-import { analyteName } from '../../nutrient/index.js';
-import { declaredRange, decimalMarkIn } from '../../quantity/index.js';
+import { decimalMarkIn, type DecimalMark } from '../../quantity/index.js';
 import {
   besideRow,
   bindLine,
   columnsOf,
   fatesOf,
   freeUnit,
-  joined,
+  isSign,
+  lastUnit,
   linesOf,
   ofAll,
-  prepared,
-  roleBefore,
+  preparedLines,
   rowOf,
   stackedBelow,
   toldBeside,
@@ -19,22 +18,23 @@ import {
   underTheirUnits,
   unitAmong,
   WANTED,
-  withLimits,
+  withGaps,
   type BoundLine,
   type Column,
   type Fate,
-  type FoundValue,
   type Pair,
   type Prepared,
+  type Row,
   type Stack,
-  type Subject,
   type TellingUnit,
-  type Told,
   type Token,
+  type Told,
 } from '../../reading/index.js';
-import { SOIL_ANALYTE_NAMES, SOIL_METHOD_NAMES, type SoilFigure, type SoilMethod } from '../soilReport.js';
-import { outcomeOf, retold, tradeOnly, type Clause, type Outcome, type SoilChoice } from './figures.js';
-import { methodIn, OTHER_THINGS, SHARE_OF_EXCHANGE } from './words.js';
+import { SOIL_METHOD_NAMES, type SoilAnalyte, type SoilFigure, type SoilMethod } from '../soilReport.js';
+import { weighed, type ToldShare } from './agree.js';
+import { retold, type Clause, type SoilChoice } from './figures.js';
+import { piecesOf, type Piece } from './pieces.js';
+import { methodIn, OTHER_THINGS } from './words.js';
 
 export interface SoilLine {
   readonly number: number;
@@ -52,100 +52,30 @@ export interface SoilLine {
 /** What lines before have said about lines to come. */
 interface Context {
   method: SoilMethod;
+  /** pH and salt are measured in soil and water. */
+  suspension: boolean;
   unit: TellingUnit | undefined;
+  readonly mark: DecimalMark | undefined;
   columns: readonly Column[] | undefined;
   /** Of several beds, the one a person chose. */
   sample: string | undefined;
   /** A heading said that what follows are shares of the exchange. */
   shares: boolean;
+  /** Shares of the exchange that were told. */
+  readonly toldShares: Map<SoilAnalyte, ToldShare>;
 }
-
-interface Piece {
-  readonly outcome: Outcome;
-  readonly found: FoundValue;
-  /** The name before, where the value has none of its own. */
-  readonly of?: string | undefined;
-}
-const withoutIndex = (name: readonly Token[]): readonly Token[] => name.filter((t) => !tells(t, 'of.index'));
-
-/** What a value is by the words around it alone: what is wanted, a limit, a class. */
-function asideBy({ before, found }: Pair): string | undefined {
-  const index = before.some((t) => tells(t, 'of.index')) && found.unit === undefined;
-  return roleBefore(before) ?? (index ? OTHER_THINGS.index : undefined);
-}
-
-/** The values of a line with their names; a value behind an index or what is wanted has the name before it. */
-function piecesOf(bound: BoundLine, line: Clause): readonly Piece[] {
-  let before: Pair | undefined;
-  const pairs = joined(withLimits(bound.pairs, bound.brackets));
-  const single = pairs.length === 1 && bound.brackets.length === 0;
-  const pieces = [...pairs, ...bound.brackets.flatMap((b) => b.pairs)].map((pair): Piece => {
-    const { found } = pair;
-    const index = pair.before.some((t) => tells(t, 'of.index'));
-    const own = tradeOnly(pair.subject, pair.name);
-    const inherited = before && tradeOnly(subjectOf(withoutIndex(before.name)), before.name);
-    if (pair.subject) before = pair;
-    const aside = asideBy(pair);
-    if (aside !== undefined) return { found, outcome: { says: aside, fate: 'setAside' } };
-    const named = index && own?.kind === 'soil' ? tradeOnly(subjectOf(withoutIndex(pair.name)), pair.name) : own;
-    const subject = named ?? (line.shares ? undefined : inherited);
-    if (!subject) return { found, outcome: line.shares ? SHARE : NAMELESS };
-    const name = own ? pair.name : (before?.name ?? []);
-    const words = single ? line.words : [...name, ...pair.before, ...pair.behind];
-    const outcome = outcomeOf({ ...pair, name: own ? pair.name : [] }, subject, { ...line, words });
-    return { found, outcome, of: named ? undefined : nameText(subject) };
-  });
-  return oneEach(pieces);
-}
-const SHARE: Outcome = { says: SHARE_OF_EXCHANGE, fate: 'setAside' };
-const NAMELESS: Outcome = { says: 'a number without a name that is known', fate: 'notUnderstood' };
-const nameText = (subject: Subject): string =>
-  subject.kind === 'nutrient' ? analyteName(subject.element) : subject.kind === 'soil' ? subject.what : 'it';
-
-/**
- * Of two values of one thing in a line the first counts, if the other is it in another unit; else nobody can tell which is meant, and both are asked
- * about. So is a value under a name whose own value could not be taken.
- */
-function oneEach(pieces: readonly Piece[]): readonly Piece[] {
-  const alike = (a: SoilFigure | undefined, b: SoilFigure): boolean =>
-    a !== undefined && a.analyte === b.analyte && a.method === b.method;
-  const again = (piece: Piece, i: number): SoilFigure | undefined => {
-    const { figure } = piece.outcome;
-    return figure && pieces.slice(0, i).find((p) => alike(p.outcome.figure, figure))?.outcome.figure;
-  };
-  const rivals = new Set<Piece>();
-  pieces.forEach((piece, i) => {
-    const { figure } = piece.outcome;
-    const first = again(piece, i);
-    if (figure && first && !sameFigure(first, figure))
-      pieces.filter((p) => p.outcome.figure && alike(p.outcome.figure, figure)).forEach((p) => rivals.add(p));
-    // "K 95 150 ppm": a value of one name, whose first value has no unit of its own.
-    const untold = pieces.slice(0, i).some((p) => p.outcome.fate === 'notUnderstood');
-    if (figure && piece.of !== undefined && untold) rivals.add(piece);
-  });
-  const choices = [...rivals].flatMap(({ outcome: { figure, says } }) => (figure ? [{ says, figure }] : []));
-  return pieces.map((piece, i) => {
-    if (rivals.has(piece)) {
-      const name = SOIL_ANALYTE_NAMES[piece.outcome.figure?.analyte ?? 'pH'];
-      const says = `more than one value for ${name}: say which one is meant`;
-      return { ...piece, outcome: { says, fate: 'asked', choices } };
-    }
-    return again(piece, i)
-      ? { ...piece, outcome: { says: `said again as ${piece.found.text}`, fate: 'setAside' } }
-      : piece;
-  });
-}
-const sameFigure = (a: SoilFigure, b: SoilFigure): boolean =>
-  a.unit !== b.unit || Math.abs(declaredRange(b.value).mid / (declaredRange(a.value).mid || 1) - 1) < 0.05;
 
 const MOST_LINES = 200;
 const LONGEST_LINE = 200;
 
 /** What a line without values says of those below it. */
-function heading({ tokens }: Pick<Prepared, 'tokens'>, context: Context): string {
-  const method = methodIn(tokens);
+function heading({ tokens, line }: Pick<Prepared, 'tokens' | 'line'>, context: Context): string {
+  // "1:5 soil:water" says how pH and salt were measured, not what was taken out.
+  const suspension = /soil\s*[:/]\s*water/i.test(line);
+  const method = suspension ? undefined : methodIn(tokens);
+  context.suspension ||= suspension;
   const unit = unitAmong(tokens);
-  const saturation = tokens.some((t) => tells(t, 'of.saturation'));
+  const saturation = tokens.some((t) => t.text.length > 1 && tells(t, 'of.saturation'));
   if (method) context.method = method;
   if (unit && !saturation) context.unit = unit;
   const goesOn = unit === undefined && !method && !tokens.some((t) => tells(t, 'section'));
@@ -172,6 +102,19 @@ const only = (says: string, choices: readonly SoilChoice[] = [], told: readonly 
   told,
 });
 
+const METHOD_LINE = /^\s*(?:extract\w*|methods?|m[eé]thode|metodo|m[eé]todo|auszug|extraktion|metoda|metode)\b/i;
+const MOST_METHOD_WORDS = 8;
+/** "Extract: Mehlich 3" below all figures holds for those above. */
+function methodBelow(lines: readonly Prepared[]): SoilMethod | undefined {
+  const at = lines.findIndex(
+    ({ line, tokens, values }) => values.length === 0 && tokens.length <= MOST_METHOD_WORDS && METHOD_LINE.test(line),
+  );
+  const after = lines
+    .slice(at + 1)
+    .some(({ tokens, values }) => values.some((v) => v.unit) && subjectOf(tokens)?.kind === 'nutrient');
+  return at > 0 && !after ? methodIn(lines[at]?.tokens ?? []) : undefined;
+}
+
 /** A line that names several beds side by side or below: one is chosen. */
 function severalBeds(labels: readonly string[], context: Context, choice: string | undefined): LineRead {
   context.sample = labels.find((l) => l === choice);
@@ -190,7 +133,7 @@ const waiting = (told: readonly Told[] = []): LineRead => ({
 /** A heading of columns: what it says holds for the rows below. */
 function tableHead(p: Prepared, columns: readonly Column[], choice: string | undefined, context: Context): LineRead {
   context.columns = columns;
-  const said = heading({ tokens: p.tokens.filter((t) => !columns.some((c) => c.unit === t)) }, context);
+  const said = heading({ line: p.line, tokens: p.tokens.filter((t) => !columns.some((c) => c.unit === t)) }, context);
   const beds = columns.filter((c) => c.role === 'sample').map((c) => c.text);
   if (beds.length > 1) return severalBeds(beds, context, choice);
   return only(said.startsWith('holds') ? said : 'a heading: what was found is taken');
@@ -205,37 +148,85 @@ function headOf(
 ): LineRead | undefined {
   if (stack?.kind === 'rows') return severalBeds(stack.labels, context, choice);
   if (stack?.kind === 'head') return only('names, with their values below');
-  if (stack?.kind === 'row') return stack.several && stack.label !== context.sample ? waiting() : undefined;
+  if (stack?.kind === 'row')
+    return stack.several && stack.label !== context.sample
+      ? context.sample === undefined
+        ? waiting()
+        : only('figures of another bed')
+      : undefined;
+  if (p.values.length > 0 && tells(p.tokens[0], 'of.advice')) return only(OTHER_THINGS.advice ?? '');
   if (p.values.length > 0) return undefined;
   const columns = columnsOf(p);
   return columns ? tableHead(p, columns, choice, context) : only(headingOrIndex(p, context));
 }
 
 const justPairs = (pairs: readonly Pair[]): BoundLine => ({ pairs, either: undefined, brackets: [] });
+/** "DTPA: Cu 2.1, Zn 8.8": a method before a colon holds for the line. */
+function leadingMethod({ tokens, values }: Prepared): SoilMethod | undefined {
+  const colon = tokens.findIndex((t) => isSign(t, ':'));
+  return colon > 0 && colon < (values[0]?.from ?? 0) ? methodIn(tokens.slice(0, colon)) : undefined;
+}
+
+/** "Zn 1.4, Cu 2.2 mg/kg (DTPA)": a method in a bracket behind the last value holds for the line. */
+function trailingMethod({ tokens, values }: Prepared): SoilMethod | undefined {
+  const behind = tokens.slice((values.at(-1)?.to ?? tokens.length) + 1);
+  return values.length > 1 && isSign(behind[0], '(') && isSign(behind.at(-1), ')') ? methodIn(behind) : undefined;
+}
+
 /** The values of a line with their names, wherever these stand. */
 function boundLine(p: Prepared, stack: Stack | undefined): BoundLine {
   if (stack?.kind === 'row') return justPairs(stack.pairs);
   return bindLine(stack?.kind === 'value' ? [...stack.ahead, ...p.tokens] : p.tokens, p.line);
 }
 
-function readLine(p: Prepared, stack: Stack | undefined, choice: string | undefined, context: Context): LineRead {
+/** What a line says of all its values, with what lines before have said. */
+const clauseOf = (
+  p: Prepared,
+  words: readonly Token[],
+  general: TellingUnit | undefined,
+  context: Context,
+): Clause => ({
+  general: general ?? context.unit,
+  words,
+  shares: context.shares || p.tokens.some((t) => tells(t, 'of.saturation')),
+  method: leadingMethod(p) ?? trailingMethod(p) ?? context.method,
+  suspension: context.suspension,
+});
+
+function readLine(
+  whole: Prepared,
+  number: number,
+  stack: Stack | undefined,
+  choice: string | undefined,
+  context: Context,
+): LineRead {
+  const p = withGaps(whole, context.columns?.length ?? 0, context.mark);
   const head = headOf(p, stack, choice, context);
   if (head) return head;
   const bound = boundLine(p, stack);
-  const table = stack === undefined && besideRow(bound) ? context.columns : undefined;
+  const table = stack?.kind !== 'row' && besideRow(bound) ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
-  if (row && !row.pair) return waiting(row.told);
+  return row && !row.pair ? waiting(row.told) : figuresOf(p, number, { bound, stack, table, row }, context);
+}
+
+interface LineBound {
+  readonly bound: BoundLine;
+  readonly stack: Stack | undefined;
+  readonly table: readonly Column[] | undefined;
+  readonly row: Row | undefined;
+}
+/** The figures of a line, each with what it says. */
+function figuresOf(p: Prepared, number: number, { bound, stack, table, row }: LineBound, context: Context): LineRead {
   const found = bound.pairs.map((q) => q.found);
-  const clause: Clause = {
-    general: row?.unit ?? freeUnit(p.tokens, found) ?? context.unit,
-    words: p.tokens,
-    shares: context.shares || p.tokens.some((t) => tells(t, 'of.saturation')),
-    method: context.method,
-  };
+  const general = row?.unit ?? freeUnit(p.tokens, found) ?? lastUnit(bound.pairs);
+  const ahead = stack?.kind === 'value' ? stack.ahead : [];
+  const clause = clauseOf(p, [...ahead, ...p.tokens], general, context);
   const pieces = piecesOf(
     row?.pair ? justPairs([row.pair]) : { ...bound, pairs: table ? underTheirUnits(bound.pairs, table) : bound.pairs },
     clause,
   );
+  for (const { outcome } of pieces)
+    if (outcome.share) context.toldShares.set(outcome.share.analyte, { percent: outcome.share.percent, line: number });
   const told = pieces.map(({ found: { start, end }, outcome: { fate, says: why } }): Told => ({
     start,
     end,
@@ -276,9 +267,18 @@ export function readSoilSlip(text: string, chosen: Readonly<Record<number, strin
   const all = linesOf(text);
   const lines = all.slice(0, MOST_LINES).map((raw) => raw.slice(0, 2 * LONGEST_LINE));
   const mark = decimalMarkIn(lines.join('\n'));
-  const ready = lines.map((raw) => prepared(raw, mark));
+  const ready = preparedLines(lines, mark);
   const { unit } = ofAll(ready);
-  const context: Context = { method: 'notSaid', unit, columns: undefined, sample: undefined, shares: false };
+  const context: Context = {
+    method: methodBelow(ready) ?? 'notSaid',
+    mark,
+    suspension: false,
+    unit,
+    columns: undefined,
+    sample: undefined,
+    shares: false,
+    toldShares: new Map(),
+  };
   const stacks = stackedBelow(ready);
   const read = ready.flatMap((p, i): readonly SoilLine[] => {
     const number = i + 1;
@@ -287,9 +287,15 @@ export function readSoilSlip(text: string, chosen: Readonly<Record<number, strin
       .replace(/\s+/g, ' ')
       .trim()
       .slice(0, LONGEST_LINE);
-    const found = shown === '' ? only('') : readLine(p, stacks.get(i), chosen[number], context);
-    const fate = found.lines.some((l) => l.figure) ? 'notUnderstood' : 'setAside';
-    const whole: Told = { start: 0, end: p.printed.length, fate, why: found.lines[0]?.says ?? '' };
+    const found = shown === '' ? only('') : readLine(p, number, stacks.get(i), chosen[number], context);
+    const figures = found.lines.some((l) => l.figure);
+    const row = stacks.get(i)?.kind === 'row' && figures;
+    const whole: Told = {
+      start: 0,
+      end: p.printed.length,
+      fate: figures && !row ? 'notUnderstood' : 'setAside',
+      why: row ? 'tells which row it is' : (found.lines[0]?.says ?? ''),
+    };
     const numbers = fatesOf(p.printed, [...found.told, ...p.asides, whole]);
     return found.lines.map((line, nth) => ({
       number,
@@ -298,7 +304,8 @@ export function readSoilSlip(text: string, chosen: Readonly<Record<number, strin
       numbers: nth === 0 ? numbers : [],
     }));
   });
-  return all.length > MOST_LINES ? [...read, beyond(all[MOST_LINES] ?? '')] : read;
+  const whole = weighed(read, context.toldShares);
+  return all.length > MOST_LINES ? [...whole, beyond(all[MOST_LINES] ?? '')] : whole;
 }
 const beyond = (text: string): SoilLine => ({
   number: MOST_LINES + 1,

@@ -46,6 +46,7 @@ const METHODS: Readonly<Record<MethodWord, SoilMethod>> = {
   hotWater: 'other',
   colwell: 'other',
   resin: 'other',
+  strongAcid: 'other',
   lactate: 'other',
 };
 const NAMES = Object.keys(METHODS) as readonly MethodWord[];

@@ -21,14 +21,14 @@ export type WordRole =
 export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
   net: {
     en: 'net|net weight|net wt|net mass|net contents|net content|net volume|net quantity|contents|content|weight|volume|fill weight|pack size|size',
-    de: 'netto|nettogewicht|nettomasse|nettofullmenge|fullmenge|inhalt|fullgewicht|gewicht|nettoinhalt|nennfullmenge',
+    de: 'volumen|netto|nettogewicht|nettomasse|nettofullmenge|fullmenge|inhalt|fullgewicht|gewicht|nettoinhalt|nennfullmenge',
     fr: 'net|poids net|masse nette|contenu|contenance|volume net|quantite nette|poids',
-    es: 'neto|peso neto|masa neta|contenido|contenido neto|volumen neto|cantidad neta|peso',
+    es: 'volumen|neto|peso neto|masa neta|contenido|contenido neto|volumen neto|cantidad neta|peso',
     it: 'netto|netti|peso netto|massa netta|contenuto|contenuto netto|volume netto|peso',
     nl: 'netto|nettogewicht|netto gewicht|inhoud|netto inhoud|gewicht|nettomassa',
     pt: 'liquido|peso liquido|massa liquida|conteudo|conteudo liquido|volume liquido|peso',
     pl: 'netto|masa netto|waga netto|zawartosc|zawartosc netto|pojemnosc|objetosc netto|masa|waga',
-    sv: 'netto|nettovikt|nettovaegt|nettovagt|innehall|indhold|innhold|nettoinnhold|nettoindhold|nettoinnehall|vikt|vaegt',
+    sv: 'volym|netto|nettovikt|nettovaegt|nettovagt|innehall|indhold|innhold|nettoinnhold|nettoindhold|nettoinnehall|vikt|vaegt',
   },
   gross: {
     en: 'gross|gross weight|gross wt|tare|shipping weight',
@@ -42,7 +42,7 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
     sv: 'brutto|bruttovikt|bruttovaegt',
   },
   pack: {
-    en: 'bag|bags|sack|sacks|box|boxes|tub|tubs|pail|pails|bucket|buckets|jug|jugs|jar|bottle|bottles|can|cans|bale|bales|packet|packets|pack|packs|drum|drums|tote|carton|canister|pouch|big bag|bulk bag|ibc',
+    en: 'bag|bags|sack|sacks|box|boxes|tub|tubs|pail|pails|bucket|buckets|jug|jugs|jar|bottle|bottles|can|cans|bale|bales|packet|packets|pack|packs|drum|drums|tote|carton|canister|container|pouch|big bag|bulk bag|ibc',
     de: 'sack|sacke|beutel|eimer|kanister|flasche|flaschen|dose|karton|packung|packungen|gebinde|fass|kiste|tute|bigbag|big bag',
     fr: 'sac|sacs|seau|bidon|bidons|bouteille|boite|carton|paquet|fut|sachet|flacon',
     es: 'saco|sacos|bolsa|bolsas|cubo|garrafa|botella|caja|bote|bidon|envase',
@@ -54,14 +54,14 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
   },
   use: {
     en: 'apply|use|dose|dosage|rate|add|dilute|dilution|mix|spread|sprinkle|spray|water in|feed|application rate|directions|every',
-    de: 'anwenden|dosierung|aufwandmenge|ausbringen|streuen|verdunnen|verwenden|gebrauch|anwendung|je',
+    de: 'aufwand|anwenden|dosierung|aufwandmenge|ausbringen|streuen|verdunnen|verwenden|gebrauch|anwendung|je',
     fr: 'appliquer|dose|dosage|dilution|epandre|diluer|utiliser|melanger|apport|mode d emploi',
     es: 'aplicar|dosis|diluir|usar|esparcir|mezclar|abonar',
     it: 'applicare|dose|dosi|diluire|usare|distribuire|miscelare|dosaggio',
     nl: 'dosering|gebruik|strooien|verdunnen|toepassen|meng',
     pt: 'aplicar|dose|diluir|usar|espalhar|misturar',
     pl: 'dawka|dawkowanie|stosowac|rozcienczyc|rozsypac|uzyc',
-    sv: 'dosering|dos|anvand|sprid|spad|brug|spred|bland',
+    sv: 'dosering|giva|dos|anvand|sprid|spad|brug|spred|bland',
   },
   per: {
     en: 'per|each|in|for|to|of',
@@ -72,7 +72,7 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
     nl: 'per|voor|op',
     pt: 'por|para|em',
     pl: 'na|do',
-    sv: 'per|pr|for|till',
+    sv: 'per|pr|for|till|til',
   },
   covers: {
     en: 'covers|coverage|treats|enough for|feeds up to|lasts|makes|yields',
@@ -91,7 +91,7 @@ export const PACKAGE_WORDS: Readonly<Record<WordRole, Words>> = {
     fr: 'lot|tel|ref|reference|code|agrement',
     es: 'lote|tel|ref|registro',
     it: 'lotto|tel|rif|codice',
-    nl: 'partij|tel|artikelnummer|art nr',
+    nl: 'partij|partijnummer|lotnr|lotnummer|tel|artikelnummer|art nr',
     pt: 'lote|tel|ref',
     pl: 'partia|tel|nr|numer',
     sv: 'parti|batch|tel|tlf|art nr',

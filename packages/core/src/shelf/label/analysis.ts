@@ -1,5 +1,12 @@
 import { LabelError } from '../../errors.js';
-import { analyteName, elementOf, looksLikeFormula, readFormula, type Nutrient } from '../../nutrient/index.js';
+import {
+  analyteName,
+  CONTAMINANTS,
+  elementOf,
+  looksLikeFormula,
+  readFormula,
+  type Nutrient,
+} from '../../nutrient/index.js';
 import { formatGiven, type DecimalMark } from '../../quantity/index.js';
 import {
   besideRow,
@@ -7,11 +14,15 @@ import {
   freeUnit,
   isDry,
   joined,
+  lastUnit,
   rowOf,
+  sharesOf,
   subjectOf,
+  tells,
   toldBeside,
   tokenize,
   underTheirUnits,
+  unitOfValue,
   withLimits,
   type BoundLine,
   type Pair,
@@ -23,8 +34,9 @@ import {
 import type { AnalysisFigure } from '../product.js';
 import { sortBracket } from './brackets.js';
 import type { Context } from './context.js';
-import { figureWords, nothingSorted, PERCENT, sortPair, type Place, type Sorted } from './figures.js';
+import { figureWords, inUnit, PERCENT, sortPair, type Place } from './figures.js';
 import type { Choice, Read } from './reading.js';
+import { nothingSorted, type Sorted } from './sorted.js';
 
 const readingOf = (
   pairs: readonly Pair[],
@@ -40,6 +52,24 @@ const readingOf = (
   return { sorted, finding };
 };
 
+/** "13 % N, 8 % P2O5 and 10 % K2O are coated": a part of each, told by one word for all. */
+function coatedTogether(bound: BoundLine, tokens: readonly Token[]): BoundLine {
+  const others = bound.pairs.some(({ subject }) => subject?.kind === 'nutrient' && subject.element !== 'N');
+  if (!others || bound.pairs.length < 2 || !tokens.some((t) => tells(t, 'form.slow'))) return bound;
+  const pairs = bound.pairs.map((pair): Pair => {
+    const { subject } = pair;
+    if (subject?.kind !== 'nutrient') return pair;
+    return { ...pair, subject: { ...subject, ...(subject.element === 'N' ? { form: 'coated' } : { share: 'bound' }) } };
+  });
+  return { ...bound, pairs };
+}
+
+/** A line in pieces, its masses as shares where a line above says for what amount they are told. */
+export function tokensFor(line: string, mark: DecimalMark | undefined, { amount }: Context): readonly Token[] {
+  const tokens = tokenize(line, mark);
+  return amount ? sharesOf(tokens, amount) : tokens;
+}
+
 /** The figures of a line, each with its name; what stands beside them and is not understood is told. */
 export function readAnalysis(
   line: string,
@@ -48,13 +78,25 @@ export function readAnalysis(
   mark: DecimalMark | undefined,
   stack: Stack | undefined,
 ): Read | undefined {
-  const own = tokenize(line, mark);
+  const own = tokensFor(line, mark, context);
   const bound: BoundLine =
     stack?.kind === 'row'
       ? { pairs: stack.pairs, either: undefined, brackets: [] }
-      : bindLine(stack?.kind === 'value' ? [...stack.ahead, ...own] : own, line, context.inNitrogen);
+      : coatedTogether(
+          bindLine(stack?.kind === 'value' ? [...stack.ahead, ...own] : own, line, context.inNitrogen),
+          own,
+        );
   const found = bound.pairs.map((p) => p.found);
-  const place: Place = { number, line, general: freeUnit(own, found) ?? additionUnit(line, context) ?? context.unit };
+  const place: Place = {
+    number,
+    line,
+    general:
+      freeUnit(own, found) ??
+      additionUnit(line, context) ??
+      unitBehindAll(bound) ??
+      context.unit ??
+      sharedPercent(bound),
+  };
   const table = stack === undefined && besideRow(bound) ? context.columns : undefined;
   const row = table && rowOf(bound.pairs, table, context.sample);
   if (row && !row.pair)
@@ -68,6 +110,10 @@ export function readAnalysis(
       )
     : readingOf(table ? underTheirUnits(bound.pairs, table) : bound.pairs, bound, place, context);
   if (row?.dry || isDry(own)) for (const figure of sorted.figures) context.dryFigures.add(figure);
+  // The nitrogen of a protein is not told on dry matter: its protein is.
+  const dry = row?.pair?.subject?.kind === 'protein' ? undefined : row?.besideDry;
+  const onDry = dry?.value && inUnit(dry, dry.value, row?.unit ?? place.general);
+  if (onDry) context.besideDry.set(number, onDry);
   const choices = row ? [] : eitherWay(bound, place, context);
   if (choices.length > 1)
     return {
@@ -77,6 +123,24 @@ export function readAnalysis(
       told: asked(bound),
     };
   return resultOf(sorted, finding, [...sorted.told, ...(row?.told ?? []), ...(row ? toldBeside(bound) : [])], bound);
+}
+
+/** "N 12  P 5  K 8 %": a per cent sign behind the last figure; a smaller unit there may be that of a trace element alone. */
+const sharedPercent = ({ pairs }: BoundLine): TellingUnit | undefined => {
+  const last = lastUnit(pairs);
+  return last?.unit === '%' || pairs.every(isTrace) ? last : undefined;
+};
+const isTrace = ({ subject }: Pair): boolean =>
+  subject?.kind === 'nutrient' && (TRACES as readonly string[]).includes(subject.element);
+const TRACES = ['Fe', 'Mn', 'Zn', 'Cu', 'B', 'Mo', 'Co', 'Se', 'Ni', ...CONTAMINANTS] as const;
+
+/** "Nitrogen 1.12  2.15 %": the unit behind the last value of a name holds for all of them. */
+function unitBehindAll({ pairs, brackets }: BoundLine): TellingUnit | undefined {
+  const [first, ...rest] = pairs;
+  const alone = first?.subject !== undefined && rest.length > 0 && rest.every((p) => p.subject === undefined);
+  const untold = pairs.slice(0, -1).every(({ found: f }) => f.unit === undefined && f.foreign === undefined);
+  const last = pairs.at(-1)?.found;
+  return alone && untold && brackets.length === 0 && last?.unit ? unitOfValue(last) : undefined;
 }
 
 /** "+ 3 MgO" below a grade is in per cent, as the grade is. */
@@ -128,6 +192,7 @@ function resultOf(sorted: Sorted, finding: Read['finding'], told: readonly Told[
     figures,
     told,
     ...(liming === undefined ? {} : { liming }),
+    ...(sorted.limingBare ? { limingBare: true } : {}),
     ...(finding ? { finding } : {}),
   };
 }

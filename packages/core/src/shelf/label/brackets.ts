@@ -4,8 +4,10 @@ import type { Bracket, Pair } from '../../reading/index.js';
 import { sameInBracket } from '../grade.js';
 import type { Finding } from '../labelChecks.js';
 import type { AnalysisFigure } from '../product.js';
+import { saysAgain } from './agree.js';
 import type { Context } from './context.js';
-import { inUnit, nothingSorted, percentOf, saysAgain, sortPair, type Place, type Sorted } from './figures.js';
+import { inUnit, percentOf, sortPair, type Place } from './figures.js';
+import { nothingSorted, type Sorted } from './sorted.js';
 
 /** In a bracket behind nitrogen, "7 % nitrate" is the nitrogen that is there as nitrate, not nitrate itself. */
 const asNitrogen = (figure: AnalysisFigure): AnalysisFigure =>
@@ -40,9 +42,10 @@ export function sortBracket(
   for (const pair of bracket.pairs) {
     const { found, subject } = pair;
     const read = found.value && inUnit(found, found.value, place.general);
-    if (subject === undefined && outer && read && saysAgain(outer, read))
+    if (subject === undefined && outer && read && saysAgain(outer, read)) {
+      context.again.push([outer, read]);
       inner.told.push({ start: found.start, end: found.end, fate: 'setAside', why: 'said again' });
-    else sortPair(inner, pair, place, context);
+    } else sortPair(inner, pair, place, context);
   }
   let finding: Omit<Finding, 'path'> | undefined;
   for (const figure of inner.figures) {

@@ -1,6 +1,7 @@
 import type { Provenance } from '../../figure/index.js';
-import type { Column, NutrientSubject, TellingUnit } from '../../reading/index.js';
+import type { Amount, Column, NutrientSubject, TellingUnit } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
+import type { ValueInUnit } from './agree.js';
 import type { Taught } from './reading.js';
 
 /** What lines before have said about lines to come. */
@@ -17,6 +18,8 @@ export interface Context {
   told: 'element' | 'oxide' | undefined;
   /** What a person's answers say of the whole paper. */
   readonly taught: Taught;
+  /** What masses are told for, by a line above. */
+  amount: Amount | undefined;
   /** The columns of the last table's heading; a row has to fit them. */
   columns: readonly Column[] | undefined;
   /** Of several beds side by side, the one a person chose. */
@@ -33,4 +36,8 @@ export interface Context {
   readonly subjects: Map<AnalysisFigure, NutrientSubject>;
   /** Figures that are on dry matter. */
   readonly dryFigures: Set<AnalysisFigure>;
+  /** What the same line has in a column on dry matter, by line number. */
+  readonly besideDry: Map<number, ValueInUnit>;
+  /** Values said again in another unit. */
+  readonly again: (readonly [ValueInUnit, ValueInUnit])[];
 }

@@ -1,8 +1,9 @@
-import { analyteName, elementOf, formulaText, OXIDES } from '../../nutrient/index.js';
+import { analyteName, elementOf, formulaText, OXIDES, type Nutrient } from '../../nutrient/index.js';
 import { declaredRange, formatGiven, scaleDeclared, shownDeclared, type DeclaredValue } from '../../quantity/index.js';
 import {
   isPart,
   roleBefore,
+  subjectOf,
   tells,
   twoNumbers,
   unitAmong,
@@ -12,14 +13,15 @@ import {
   type SoilWord,
   type Subject,
   type TellingUnit,
-  type Told,
 } from '../../reading/index.js';
 import { isPerVolume, UNIT_FACTOR } from '../massFraction.js';
 import type { AnalysisFigure, AnalysisUnit } from '../product.js';
 import { PROTEIN_FACTORS, type ProteinFactor } from '../protein.js';
+import { saysAgain } from './agree.js';
+import { liming } from './liming.js';
 import type { Context } from './context.js';
 import { analyteOf } from './named.js';
-import type { Choice } from './reading.js';
+import { tell, type Sorted } from './sorted.js';
 
 export const percentOf = (figure: AnalysisFigure): string => `${shownDeclared(figure.value)} ${figure.unit}`;
 export const figureWords = (figure: AnalysisFigure): string =>
@@ -112,35 +114,6 @@ export const NITROGEN: NutrientSubject = {
   extract: false,
 };
 
-/** Whether two values of one thing are the same but for rounding, in units of mass. */
-export function sameShare(a: AnalysisFigure, b: Pick<AnalysisFigure, 'value' | 'unit'>): boolean {
-  if (isPerVolume(a.unit) || isPerVolume(b.unit)) return false;
-  const [x, y] = [a, b].map(({ value, unit }) => declaredRange(value).mid * UNIT_FACTOR[unit]);
-  return x !== undefined && y !== undefined && x > 0 && Math.abs(y / x - 1) < 0.02;
-}
-
-/** Whether a value is the one before it in another unit of mass, or by volume. */
-export const saysAgain = (first: AnalysisFigure, again: Pick<AnalysisFigure, 'value' | 'unit'>): boolean =>
-  first.unit !== again.unit && (sameShare(first, again) || isPerVolume(first.unit) !== isPerVolume(again.unit));
-
-/** Values of a line, sorted by what they tell. */
-export interface Sorted {
-  readonly figures: AnalysisFigure[];
-  /** What is counted elsewhere or is no content, in words. */
-  readonly asides: string[];
-  /** Values without a name that is known. */
-  readonly unread: string[];
-  readonly told: Told[];
-  readonly choices: Choice[];
-  liming?: number;
-  /** Why nothing of the line can be taken. */
-  refused?: string;
-}
-export const nothingSorted = (): Sorted => ({ figures: [], asides: [], unread: [], told: [], choices: [] });
-
-const tell = (sorted: Sorted, found: FoundValue, fate: Told['fate'], why: string): void =>
-  void sorted.told.push({ start: found.start, end: found.end, fate, why });
-
 /** Sorts one value of a line by what its name speaks of. */
 export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Context): void {
   const { found, before } = pair;
@@ -160,25 +133,25 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
     case 'either':
       return either(sorted, subject, found, there, context);
     case 'salt':
+      // "Potassium sulfate, batch 2291" tells no content.
+      if (found.value && !inUnit(found, found.value, general)) return void sorted.unread.push(found.text);
       tell(sorted, found, 'asked', 'a salt');
       sorted.refused = `${found.text} of a salt: write its formula on a line of its own, since its water decides what of it is the element`;
       return;
-    case 'liming': {
-      if (found.unit !== '%' && found.unit !== undefined) return void sorted.unread.push(found.text);
-      if (found.value && (found.unit ?? general?.unit) === '%') {
-        sorted.liming = declaredRange(found.value).mid;
-        tell(sorted, found, 'taken', 'a liming effect');
-      } else sorted.unread.push(found.text);
-      return;
-    }
+    case 'liming':
+      return liming(sorted, pair, aside);
     case 'moisture':
     case 'dryMatter':
       return moisture(subject.kind, found, general, context, aside, sorted);
     case 'matter':
       return aside(MADE_OF);
     case 'soil':
+      // "class A. Copper 12 mg/kg": what has a unit of its own is no class.
+      if (subject.what === 'index' && found.unit !== undefined)
+        return sortPair(sorted, withoutIndex(pair), place, context);
       return aside(SOIL_ASIDES[subject.what] ?? MADE_OF);
     case 'protein': {
+      if (isPart(before)) return aside('part of the protein, already counted in it');
       const figure = fromProtein(found, 'feed', there, context);
       if (figure) take(sorted, figure, found);
       else sorted.unread.push(found.text);
@@ -187,6 +160,11 @@ export function sortPair(sorted: Sorted, pair: Pair, place: Place, context: Cont
     case 'nutrient':
       return nutrient(sorted, subject, pair, there, context, aside);
   }
+}
+
+function withoutIndex(pair: Pair): Pair {
+  const name = pair.name.filter((t) => !tells(t, 'of.index'));
+  return { ...pair, name, subject: subjectOf(name) };
 }
 
 const MADE_OF = 'what it is made of, no nutrient';
@@ -259,25 +237,38 @@ function nameless(
 ): void {
   const solvent = [...name, ...before, ...behind].some((t) => tells(t, 'q.water', 'q.citrate', 'q.acid', 'q.soluble'));
   // "di cui 8 % solubile in acqua" is a part of the line above.
-  if (solvent && sorted.figures.length === 0 && context.last)
+  if (solvent && (sorted.figures.length === 0 || isPart(before)) && context.last)
     return aside(`part of ${analyteName(context.last.element)}, already counted in its total`);
+  // "7.0  7.0": the same number in another column.
+  const shown = sorted.figures.at(-1)?.value;
+  if (found.unit === undefined && shown && JSON.stringify(shown) === JSON.stringify(found.value))
+    return aside(`said again as ${found.text}`);
   // "E.C. of a 0.1 % solution: 0.9 mS/cm" speaks of one thing throughout.
   if (sorted.figures.length === 0 && sorted.asides.length > 0) return aside(sorted.asides.at(-1) ?? '');
   const last = sorted.figures.at(-1);
   const read = found.value && inUnit(found, found.value, place.general);
   const bare = !name.some((t) => t.kind === 'word' && t.means.size === 0);
-  if (bare && last && read && saysAgain(last, read)) return aside(`said again as ${found.text}`);
+  const inOtherUnit = found.factor !== 1 && last !== undefined && read !== undefined && alike(last.value, read.value);
+  if (bare && last && read && (inOtherUnit || saysAgain(last, read))) {
+    context.again.push([last, read]);
+    return aside(`said again as ${found.text}`);
+  }
   // "Nitrogen 0.9 1.4 %" has a column for each of two things, and which is which nobody says.
   if (bare && last && !found.none && found.foreign === undefined) {
     sorted.refused = `more than one value for ${analyteName(last.analyte)}: leave the one that is meant`;
     const again = read && { ...last, ...read };
+    const offered = new Set(sorted.choices.map((c) => c.says));
     for (const figure of again ? [last, again] : [])
-      sorted.choices.push({ says: figureWords(figure), figures: [figure] });
+      if (!offered.has(figureWords(figure))) sorted.choices.push({ says: figureWords(figure), figures: [figure] });
     tell(sorted, found, 'asked', 'a second value');
     return;
   }
   sorted.unread.push(found.text);
 }
+
+/** Whether two values are one but for rounding. */
+const alike = (a: DeclaredValue, b: DeclaredValue): boolean =>
+  Math.abs(declaredRange(b).mid / (declaredRange(a).mid || 1) - 1) < 0.03;
 
 const NOT_FOUND = (name: string): string =>
   `${name} was not detected, but no limit is given: write it as < and the limit`;
@@ -312,7 +303,10 @@ function nutrient(
   const [figure] = figures;
   if (!figure) {
     sorted.refused = `${name}, ${found.text}: no unit ${found.foreign ? 'that is known here' : 'is given'}, expected %, g/kg or mg/kg`;
-    tell(sorted, found, 'notUnderstood', 'no unit');
+    const bare = !found.foreign && !/^\s?\p{L}/u.test(place.line.slice(found.end)) && !isTraceElement(subject.element);
+    const percent = found.value && bare && figureOf(said, found, { ...place, general: PERCENT }, context);
+    if (percent) sorted.choices.push({ says: figureWords(percent), figures: [percent] });
+    tell(sorted, found, percent ? 'asked' : 'notUnderstood', 'no unit');
     return;
   }
   if (figures.length > 1 || found.spaced) {
@@ -323,6 +317,8 @@ function nutrient(
   }
   take(sorted, figure, found);
 }
+const isTraceElement = (element: Nutrient): boolean =>
+  !['N', 'P', 'K', 'Ca', 'Mg', 'S', 'Na', 'Cl', 'Si'].includes(element);
 const PER_PHOSPHATE = 'for each kg of P₂O₅, not of the product: say it as mg in a kg of the product';
 
 /** "mg P2O5/100 g" says what the number is of, whatever the name says. */

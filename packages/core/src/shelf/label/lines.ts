@@ -3,27 +3,27 @@ import { declaredRange, decimalMarkIn, type DecimalMark } from '../../quantity/i
 import {
   fatesOf,
   linesOf,
-  meaningsIn,
   MOST_LINES,
   ofAll,
-  prepared,
+  preparedLines,
   stackedBelow,
   tells,
   tokenize,
   unitAmong,
   valuesIn,
-  type Meaning,
+  withGaps,
   type Prepared,
   type Stack,
   type Told,
 } from '../../reading/index.js';
 import type { AnalysisFigure } from '../product.js';
-import { isNitrogen, noNumber, readAnalysis, readFormulaLine } from './analysis.js';
+import { isNitrogen, noNumber, readAnalysis, readFormulaLine, tokensFor } from './analysis.js';
+import { asideOf, isStrength } from './asides.js';
 import type { Context } from './context.js';
 import { takeDirections } from './directions.js';
 import { figureOf, figureWords, fromProtein, NITROGEN, PERCENT, type Place } from './figures.js';
 import { readHeading, readTableHead, severalSamples } from './headings.js';
-import { takeGrade, takeMeasure } from './measures.js';
+import { isMixedIn, takeGrade, takeMeasure } from './measures.js';
 import type { Correction, LabelLine, Read, Taken, Taught } from './reading.js';
 
 /** More numbers than any line of a label has; they could not be told apart, and would only take time. */
@@ -31,8 +31,6 @@ const MOST_VALUES = 24;
 
 const INGREDIENTS =
   /^\s*(?:(?:plant nutrients? )?(?:derived|made|obtained|manufactured|produced) (?:from|with|of)\b:?|(?:nutrient )?(?:sources?|ingredients?|raw materials?|zutaten|rohstoffe|ausgangsstoffe|mati[eè]res premi[eè]res|ingr[eé]dients|ingredientes|ingredienti|grondstoffen|ingredi[eë]nten|r[aå]varor|surowce)\s*:|hergestellt aus\b|obtenu [aà] partir de\b)/i;
-const STRENGTH = /\b(?:feed|feeding|use|dilute|irrigat\w*|fertigat\w*|solution|at)\b.{0,20}\b\d+(?:[.,]\d+)?\s*ppm\b/i;
-
 function readIngredientWords(text: string): readonly string[] {
   return text
     .replace(/\d+(?:[.,]\d+)?\s*%/g, ' ')
@@ -79,18 +77,27 @@ const subjectFor = ({ analyte, basis }: Extract<Correction, { kind: 'analyte' }>
   basis,
 });
 
+/** "Contents 5 kg for 60 m²": how far a package goes, behind what it holds. */
+const COVER =
+  /(?<=\d\s?(?:k?g|lbs?|l)\s)(?:für|for|pour|per|para|na|voor|til|till)\s+\d+(?:[.,]\d+)?\s?(?:m²|m2|qm|mq|sq\.? ?ft)\s*$/iu;
+const withoutCover = (line: string): string =>
+  tells(tokenize(line)[0], 'net') ? line.replace(COVER, (cover) => ' '.repeat(cover.length)) : line;
+
 /** What tells figures, measures, a grade or rates: one thing is taken from the line, then what stands beside it is read likewise. */
 function readFigures(
-  line: string,
+  whole: string,
   number: number,
   context: Context,
   mark: DecimalMark | undefined,
   stack?: Stack,
 ): Read | undefined {
-  const tokens = tokenize(line, mark);
+  const line = withoutCover(whole);
+  const tokens = tokensFor(line, mark, context);
   const values = valuesIn(tokens, line);
   const hasUnit = values.some((v) => v.unit);
-  const taken = takeDirections(line, mark) ?? takeMeasure(line, mark);
+  // A laboratory tells pounds in a thousand gallons, and no rates.
+  const rates = context.provenance === 'measured' ? undefined : takeDirections(line, mark);
+  const taken = rates ?? takeMeasure(line, mark);
   // A line with a unit is an analysis first; one without may be a grade whose additions look like names and values.
   const analysis =
     taken || (!hasUnit && takeGrade(line)) ? undefined : readAnalysis(line, number, context, mark, stack);
@@ -124,31 +131,17 @@ function withRest(
   };
 }
 
-const ASIDES: readonly (readonly [Meaning, string])[] = [
-  ['date', 'a date'],
-  ['reference', 'a number that only names something'],
-  ['of.matter', 'what it is made of, no nutrient'],
-  ['of.organicMatter', 'what it is made of, no nutrient'],
-  ['of.carbon', 'what it is made of, no nutrient'],
-  ['covers', 'how far it goes'],
-  ['use', 'directions for use, no rate that could be read'],
-  ['gross', 'the weight with its wrapping'],
-];
-/** What a line's numbers are where they are no figures of an analysis and nothing else that is known. */
-function asideOf(line: string): string | undefined {
-  const means = meaningsIn(line);
-  return ASIDES.find(([meaning]) => means.has(meaning))?.[1];
-}
-
 function readLine(
-  p: Prepared,
+  whole: Prepared,
   number: number,
   context: Context,
   mark: DecimalMark | undefined,
   stack: Stack | undefined,
 ): Read {
+  const p = withGaps(whole, context.columns?.length ?? 0, mark);
   const { line, tokens, values } = p;
   if (values.length > MOST_VALUES) return { kind: 'notUnderstood', says: `more than ${MOST_VALUES} numbers in a line` };
+  context.amount = p.amount;
   const head = readTableHead(p, context);
   if (head) return head;
   const list = INGREDIENTS.exec(line);
@@ -161,7 +154,8 @@ function readLine(
       ingredients,
     };
   }
-  if (STRENGTH.test(line)) return { kind: 'setAside', says: 'the strength of a feed, not what is in the product' };
+  if (isMixedIn(line)) return { kind: 'setAside', says: 'what was mixed in, not what the bag is' };
+  if (isStrength(line)) return { kind: 'setAside', says: 'the strength of a feed, not what is in the product' };
   const read = readFormulaLine(p.printed, number) ?? readFigures(line, number, context, mark, stack);
   if (read) {
     context.inIngredients = false;
@@ -273,7 +267,11 @@ const BLANK: Read = { kind: 'blank', says: '' };
 function stackHead(stack: Stack | undefined, sample: string | undefined): Read | undefined {
   if (stack?.kind === 'head') return { kind: 'heading', says: 'names, with their values below' };
   if (stack?.kind === 'row' && sample !== stack.label && stack.several)
-    return { kind: 'setAside', says: 'figures of several samples: say above which one is meant' };
+    return {
+      kind: 'setAside',
+      says:
+        sample === undefined ? 'figures of several samples: say above which one is meant' : 'figures of another sample',
+    };
   return stack?.kind === 'rows' ? severalSamples(stack.labels) : undefined;
 }
 
@@ -285,9 +283,7 @@ export function readLines(
   taught: Taught = NOTHING_TAUGHT,
 ): { readonly lines: readonly ReadLine[]; readonly context: Context } {
   const mark = taught.mark ?? decimalMarkIn(text);
-  const lines = linesOf(text)
-    .slice(0, MOST_LINES)
-    .map((raw) => prepared(raw, mark));
+  const lines = preparedLines(linesOf(text).slice(0, MOST_LINES), mark);
   const context: Context = {
     provenance,
     ...ofAll(lines),
@@ -297,6 +293,7 @@ export function readLines(
     told: undefined,
     taught,
     columns: undefined,
+    amount: undefined,
     sample: undefined,
     inNitrogen: false,
     behindGrade: false,
@@ -304,6 +301,8 @@ export function readLines(
     last: undefined,
     subjects: new Map<AnalysisFigure, typeof NITROGEN>(),
     dryFigures: new Set<AnalysisFigure>(),
+    besideDry: new Map(),
+    again: [],
   };
   const stacks = stackedBelow(lines);
   const reads = lines.map((p, i): ReadLine => {

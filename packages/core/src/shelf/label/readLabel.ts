@@ -4,10 +4,11 @@ import { formatGiven, scaleDeclared } from '../../quantity/index.js';
 import { linesOf, MOST_LINES, MOST_PER_LINE } from '../../reading/index.js';
 import { labelChecks, type Finding } from '../labelChecks.js';
 import type { AnalysisFigure } from '../product.js';
+import { densityFrom, limingFrom, moistureFrom } from './agree.js';
 import type { Context } from './context.js';
 import { readLines, taughtBy, type ReadLine } from './lines.js';
 import type { Correction, LabelReading, Taught } from './reading.js';
-import { eachOnce, settled } from './weigh.js';
+import { eachOnce, settled, withTitlePackage } from './weigh.js';
 
 /** Figures on dry matter brought to what is in the bag: as-is = dry × (1 − moisture). Without the moisture none can be. */
 function asIs(analysis: readonly AnalysisFigure[], { dryFigures, moisture }: Context): readonly AnalysisFigure[] {
@@ -99,15 +100,22 @@ export function readLabel(
   const first = readLines(text, provenance, corrections, known);
   // An answer on one line holds for the others of the paper.
   const taught = taughtBy(first.lines, corrections);
-  const { lines, context } = taught ? readLines(text, provenance, corrections, { ...known, ...taught }) : first;
+  const read = taught ? readLines(text, provenance, corrections, { ...known, ...taught }) : first;
+  const { context } = read;
+  const lines = withTitlePackage(read.lines);
   const all = lines.map(({ read }) => read);
   const grades = [...new Set(all.flatMap((read) => read.grade ?? []))];
   const [grade] = grades;
-  const densityKgPerL = all.find((read) => read.density !== undefined)?.density;
+  const wet = moistureFrom(lines, context);
+  context.moisture = wet.value;
+  const dense = all.filter((read) => read.density !== undefined);
+  const byTwo = densityFrom(lines, context, (dense.find((read) => !read.packages) ?? dense[0])?.density);
+  const densityKgPerL = byTwo.value;
   const beside = { grade, densityKgPerL };
-  const reads = eachOnce(settled(lines, beside), context, beside, corrections);
+  const reads = eachOnce(settled(lines, beside, context), context, beside, corrections);
   const figures = reads.flatMap(({ read }) => read.figures ?? []);
   const analysis = asIs(figures, context).filter((f) => basesOf(f.analyte).includes(f.basis));
+  const liming = limingFrom(reads, analysis);
   const derivedFrom = [...new Set(all.flatMap((read) => read.ingredients ?? []))].slice(0, 40);
   const waits = context.moisture === undefined ? ': waits for the moisture' : '';
   return {
@@ -124,12 +132,15 @@ export function readLabel(
       .flatMap((read) => read.packages ?? [])
       .filter((p, i, packages) => packages.findIndex((q) => q.size === p.size && q.unit === p.unit) === i)
       .slice(0, 5),
-    limingPer100Kg: all.find((read) => read.liming !== undefined)?.liming,
+    limingPer100Kg: liming.value,
     carbonToNitrogen: all.find((read) => read.carbonToNitrogen !== undefined)?.carbonToNitrogen,
     directions: all.flatMap((read) => read.directions ?? []).slice(0, 12),
     taught,
     findings: [
       ...ownFindings(text, reads, context, grades),
+      ...wet.findings,
+      ...byTwo.findings,
+      ...liming.findings,
       ...labelChecks({ grade, analysis, derivedFrom, densityKgPerL }),
     ],
   };

@@ -88,6 +88,8 @@ export interface Read {
   readonly packages?: readonly Package[];
   readonly density?: number;
   readonly liming?: number;
+  /** The liming effect was told without saying whether as CaCO₃ or as CaO. */
+  readonly limingBare?: true;
   readonly carbonToNitrogen?: number;
   readonly directions?: readonly Direction[];
   readonly finding?: Omit<Finding, 'path'>;

@@ -1,11 +1,12 @@
 import { analyteName, compoundPerElement, elementOf } from '../../nutrient/index.js';
-import { declaredRange, scaleDeclared } from '../../quantity/index.js';
-import type { NutrientSubject } from '../../reading/index.js';
+import { declaredRange, formatGiven, rangeValue, scaleDeclared } from '../../quantity/index.js';
+import { readPackages, type NutrientSubject } from '../../reading/index.js';
 import { labelChecks } from '../labelChecks.js';
 import { isPerVolume } from '../massFraction.js';
 import type { AnalysisFigure } from '../product.js';
+import { againstDry, overflows, receivedOf, sameShare } from './agree.js';
 import type { Context } from './context.js';
-import { figureWords, sameShare } from './figures.js';
+import { figureWords } from './figures.js';
 import type { ReadLine } from './lines.js';
 import type { Choice, Correction, Read } from './reading.js';
 
@@ -47,13 +48,55 @@ const withRead = (line: ReadLine, read: Read): ReadLine => ({
   },
 });
 
+/** "Nitrogen 0.9 % 1.4 %" with 36 % moisture: the first is what was received, the second what is dry; what follows says it in another unit. */
+function received(choices: readonly Choice[], { moisture }: Context): Choice | undefined {
+  const single = choices.flatMap((choice) => {
+    const [figure, another] = choice.figures;
+    return figure && !another ? [{ choice, figure }] : [];
+  });
+  const [first] = single;
+  if (!first || single.length !== choices.length) return undefined;
+  if (single.some(({ figure: f }) => f.analyte !== first.figure.analyte || f.basis !== first.figure.basis))
+    return undefined;
+  for (const [i, a] of single.entries())
+    for (const b of single.slice(i + 1)) {
+      const found = receivedOf(a.figure, b.figure, moisture);
+      if (found) return found === a.figure ? a.choice : b.choice;
+    }
+  return undefined;
+}
+
+/** "4.9  5.4  5.1": values of one thing side by side. Where many lines have them they are several samples, and none agrees better by itself. */
+const isSeries = ({ choices = [] }: Read): boolean => {
+  const [first] = choices[0]?.figures ?? [];
+  return (
+    choices.length > 1 && choices.every((c) => c.figures.at(-1)?.analyte === first?.analyte && c.figures.length === 1)
+  );
+};
+const MOST_ALONE = 2;
+
 /** Lines that could be several things, settled where the rest of the label leaves one. */
-export function settled(lines: readonly ReadLine[], beside: Beside): readonly ReadLine[] {
+export function settled(lines: readonly ReadLine[], beside: Beside, context: Context): readonly ReadLine[] {
+  const series = lines.filter(({ read }) => isSeries(read) && (read.choices ?? []).length > 2);
+  const columns = new Set(
+    series.map(({ read: { choices = [] } }) => choices.findIndex((c) => c === received(choices, context))),
+  );
+  // Which column was received is the same in every row.
+  const alike = columns.size === 1 && !columns.has(-1);
+  const inRows = series.length > MOST_ALONE;
   return lines.map((line, at) => {
     const { choices = [], kind } = line.read;
     if (kind !== 'notUnderstood' || choices.length < 2 || choices.some((c) => c.figures.length === 0)) return line;
     const others = figuresOf(lines.filter((_, i) => i !== at));
-    const choice = clearest(choices, (c: Choice) => contradictions([...others, ...c.figures], beside));
+    const { number } = line.line;
+    const choice =
+      (inRows && isSeries(line.read) && !alike ? undefined : received(choices, context)) ??
+      clearest(
+        inRows && isSeries(line.read) ? [] : choices,
+        (c: Choice) =>
+          contradictions([...others, ...c.figures], beside) +
+          c.figures.filter((f) => againstDry(number, f, context) || overflows(f, context)).length,
+      );
     return choice
       ? withRead(line, {
           ...line.read,
@@ -62,6 +105,31 @@ export function settled(lines: readonly ReadLine[], beside: Beside): readonly Re
           figures: choice.figures,
         })
       : line;
+  });
+}
+
+/** Lines above the rest, where the name of a product stands. */
+const TITLE_LINES = 3;
+const AT_END = /(?<![\d.,/-])\d+(?:[.,]\d+)?\s?(?:kg|g|l|lt|lit(?:re|er)s?|ml|lbs?)\.?\s*$/i;
+/** "BROOKSIDE COMPOST 50 L": the amount that ends a title is the package, where nothing else tells one. */
+export function withTitlePackage(lines: readonly ReadLine[]): readonly ReadLine[] {
+  if (lines.some(({ read }) => read.packages)) return lines;
+  const titles = lines.filter(({ read }) => read.kind !== 'blank').slice(0, TITLE_LINES);
+  const title = titles.find(
+    ({ read, line }) =>
+      read.kind === 'notUnderstood' && !read.choices && line.numbers.length === 1 && AT_END.test(line.text),
+  );
+  const found = title && readPackages(`net ${AT_END.exec(title.line.text)?.[0] ?? ''}`);
+  if (found?.kind !== 'packages') return lines;
+  const says = found.packages.map(({ size, unit }) => `a package of ${formatGiven(size)} ${unit}`).join(' and ');
+  const read: Read = { kind: 'package', says, packages: found.packages.map(({ size, unit }) => ({ size, unit })) };
+  return lines.map((line) => {
+    if (line !== title) return line;
+    const taken = withRead(line, read);
+    return {
+      ...taken,
+      line: { ...taken.line, numbers: line.line.numbers.map((n) => ({ ...n, fate: 'taken', why: says })) },
+    };
   });
 }
 
@@ -114,7 +182,13 @@ function grouped(
   const said = new Map<AnalysisFigure, string>();
   const chosen = group.find((c) => isChosen(c.at));
   const best = Math.max(...group.map((c) => c.rank));
-  const main = chosen ?? group.find((c) => c.rank === best);
+  const highest = group.find((c) => c.rank === best);
+  // "CaO soluble in water 26.5 %", then "(Ca 19 %)": said again on another basis, the first counts.
+  const told = group.find(
+    (c) =>
+      highest && c.at < highest.at && c.figure.basis !== highest.figure.basis && sameThing(c.figure, highest.figure),
+  );
+  const main = chosen ?? told ?? highest;
   if (!main) return { kept: undefined, said, asked: [] };
   const name = analyteName(elementOf(main.figure.analyte));
   const rivals: Counted[] = [];
@@ -144,16 +218,40 @@ function grouped(
   return { kept: clear, said, asked: [] };
 }
 
+/** "Calcium, not less than 0.7 %" and "Calcium, not more than 1.2 %" below it: together a range, put down in the first. */
+function spanned(lines: readonly ReadLine[], context: Context): readonly ReadLine[] {
+  const out = [...lines];
+  lines.forEach((line, at) => {
+    const next = lines[at + 1];
+    const [a, b] = [line.read.figures ?? [], next?.read.figures ?? []];
+    const [first, second] = [a[0], b[0]];
+    if (!next || !first || !second || a.length > 1 || b.length > 1) return;
+    const alike = first.analyte === second.analyte && first.basis === second.basis && first.unit === second.unit;
+    const values = [first.value, second.value];
+    const least = values.find((v) => v.kind === 'number');
+    const most = values.find((v) => v.kind === 'range' && v.low === 0);
+    if (!alike || least?.kind !== 'number' || most?.kind !== 'range' || least.value > most.high) return;
+    const figure: AnalysisFigure = { ...first, value: rangeValue(least.value, most.high) };
+    const subject = context.subjects.get(first);
+    if (subject) context.subjects.set(figure, subject);
+    if (context.dryFigures.has(first)) context.dryFigures.add(figure);
+    out[at] = withRead(line, { ...line.read, says: figureWords(figure), figures: [figure] });
+    out[at + 1] = withRead(next, { ...next.read, kind: 'part', says: 'the other end of the range above', figures: [] });
+  });
+  return out;
+}
+
 /**
  * Each thing once: parts of a total and what is said again are set aside; of two figures that contradict each other the one that agrees with the
  * rest of the label counts, and where neither does more than the other, a person is asked.
  */
 export function eachOnce(
-  lines: readonly ReadLine[],
+  read: readonly ReadLine[],
   context: Context,
   beside: Beside,
   corrections: Readonly<Record<number, Correction>>,
 ): readonly ReadLine[] {
+  const lines = spanned(read, context);
   const all = lines.flatMap(({ read }, at): Counted[] =>
     (read.figures ?? []).map((figure) => ({ figure, at, rank: rankOf(context.subjects.get(figure), context) })),
   );

@@ -1,4 +1,5 @@
-import { findMaterial } from '../materials.js';
+import { capital } from '../../quantity/index.js';
+import { findMaterial, readIngredients } from '../materials.js';
 import type { AnalysisFigure, Product } from '../product.js';
 import type { LibraryEntry } from './entry.js';
 import { LIBRARY } from './entries.js';
@@ -44,3 +45,28 @@ export const typicalProduct = (entry: LibraryEntry): Product => ({
   longevity: undefined,
   carbonToNitrogen: undefined,
 });
+
+/**
+ * What is typical of the dry materials of the library that are not on a shelf, the kitchen's left out: a bag that is made of one material alone stands
+ * for that material.
+ * @returns products whose names say that they are typical, without prices
+ * @example typicalBeside([urea]).some((p) => p.name.startsWith('Urea')) // false
+ */
+export function typicalBeside(shelf: readonly Product[]): readonly Product[] {
+  const there = new Set(
+    shelf.flatMap(({ derivedFrom }) => {
+      const { known, complete } = readIngredients(derivedFrom);
+      return complete && known.length === 1 ? known.map((m) => m.name) : [];
+    }),
+  );
+  const dry = LIBRARY.filter(({ group }) => group !== 'kitchen' && group !== 'liquid');
+  return dry
+    .filter((entry) => !there.has(entry.name))
+    .map((entry) => {
+      const product = typicalProduct(entry);
+      return { ...product, name: `${capital(product.name)}, typical` };
+    });
+}
+/** The entry of the library that a product tells what is typical of; undefined for a bag. */
+export const typicalEntry = (productId: string): LibraryEntry | undefined =>
+  LIBRARY.find((entry) => productId === typicalProduct(entry).id);

@@ -52,7 +52,8 @@ test('liming has the right sign', () => {
     ['calcium nitrate', 1],
   ] as const)
     expect(Math.sign(libraryEntry(name)!.limingPer100Kg!.mid)).toBe(sign);
-  expect(libraryEntry('gypsum')?.limingPer100Kg?.mid).toBe(0);
+  for (const neutral of ['gypsum', 'potassium sulfate', 'potassium chloride', 'magnesium sulfate', 'kieserite'])
+    expect([neutral, libraryEntry(neutral)?.limingPer100Kg?.mid]).toEqual([neutral, 0]);
 });
 
 test('is found by other names, by group and by element', () => {

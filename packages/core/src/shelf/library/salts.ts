@@ -4,6 +4,9 @@ const mineral = typical('mineral', 'powder');
 const mixed = typical('salt', 'granule');
 const PURE = [0.97, 0.985, 1] as const;
 
+/** Salts of a strong acid and a strong base, whose elements no nitrification changes. */
+const NEUTRAL: readonly [number, number, number] = [0, 0, 0];
+
 /** Salts by their chemistry, minerals by their usual ranges. Salt index by weight, sodium nitrate = 100. */
 export const SALTS: readonly LibraryEntry[] = [
   salt('urea', 'CO(NH2)2', [0.98, 0.985, 1], [0.7, 0.75, 0.8], { salt: 75.4, liming: [-90, -83, -70], form: 'prill' }),
@@ -39,14 +42,19 @@ export const SALTS: readonly LibraryEntry[] = [
   salt('monopotassium phosphate', 'KH2PO4', PURE, [1.1, 1.2, 1.3], { salt: 8.4 }),
   mixed('superphosphate', { P: [16, 18, 20], Ca: [18, 20, 22], S: [10, 11.5, 13] }, [1, 1.1, 1.2], { salt: 7.8 }),
   mixed('triple superphosphate', { P: [43, 45, 47], Ca: [12, 14, 16] }, [1, 1.1, 1.2], { salt: 10.1 }),
-  salt('potassium sulfate', 'K2SO4', [0.92, 0.95, 1], [1.1, 1.2, 1.4], { salt: 46.1, form: 'granule' }),
-  salt('potassium chloride', 'KCl', [0.93, 0.97, 1], [1, 1.1, 1.2], { salt: 116.3, form: 'granule' }),
+  salt('potassium sulfate', 'K2SO4', [0.92, 0.95, 1], [1.1, 1.2, 1.4], {
+    salt: 46.1,
+    liming: NEUTRAL,
+    form: 'granule',
+  }),
+  salt('potassium chloride', 'KCl', [0.93, 0.97, 1], [1, 1.1, 1.2], { salt: 116.3, liming: NEUTRAL, form: 'granule' }),
   salt('potassium magnesium sulfate', 'K2SO4·2MgSO4', [0.9, 0.95, 0.98], [1.3, 1.45, 1.55], {
+    liming: NEUTRAL,
     salt: 43.2,
     form: 'granule',
   }),
-  salt('magnesium sulfate', 'MgSO4·7H2O', PURE, [0.85, 0.95, 1.05]),
-  salt('kieserite', 'MgSO4·H2O', [0.85, 0.92, 0.98], [1.2, 1.3, 1.4], { form: 'granule' }),
+  salt('magnesium sulfate', 'MgSO4·7H2O', PURE, [0.85, 0.95, 1.05], { liming: NEUTRAL }),
+  salt('kieserite', 'MgSO4·H2O', [0.85, 0.92, 0.98], [1.2, 1.3, 1.4], { liming: NEUTRAL, form: 'granule' }),
   salt('borax', 'Na2B4O7·10H2O', PURE, [0.75, 0.85, 0.95]),
   salt('boric acid', 'H3BO3', PURE, [0.75, 0.85, 0.95]),
   salt('iron sulfate', 'FeSO4·7H2O', [0.9, 0.96, 1], [0.9, 1, 1.1]),

@@ -1,0 +1,115 @@
+import { ATOMIC_WEIGHT } from '../nutrient/index.js';
+import type { AgeTable } from '../season/index.js';
+import type { Range } from '../quantity/index.js';
+
+/** Ground of a ring around a plant, m². @throws RangeError where the outer edge is not beyond the inner one @example ringArea(0.2, 0.5) // π × (0.25 − 0.04) = 0.66 */
+export function ringArea(innerM: number, outerM: number): number {
+  if (!(innerM >= 0 && outerM > innerM))
+    throw new RangeError(`Read a ring from ${innerM} to ${outerM} m, expected the outer edge beyond the inner one.`);
+  return Math.PI * (outerM ** 2 - innerM ** 2);
+}
+/** A width that could be across or out from the stem: both rings, with how much they differ. @example acrossOrOut(2).timesAsMuch // 4 */
+export const acrossOrOut = (
+  width: number,
+): { readonly acrossM2: number; readonly outM2: number; readonly timesAsMuch: number } => {
+  const [acrossM2, outM2] = [ringArea(0, width / 2), ringArea(0, width)];
+  return { acrossM2, outM2, timesAsMuch: outM2 / acrossM2 };
+};
+
+/** What a table of ages asks for at an age, re-scaled to another bag at equal nutrient. */
+export interface AgeDose {
+  readonly gPerPlant: Range;
+  readonly innerM: number;
+  readonly outerM: number;
+  /** Whether the yearly cap held it down. */
+  readonly capped: boolean;
+}
+/**
+ * The dose of a plant of an age, of a bag whose nutrient stands to the reference grade's as given.
+ * @param strength share of the nutrient in the bag ÷ that in the reference grade
+ * @returns undefined where the table says nothing of that age
+ * @example ageDose(table, 3, 13 / 10)?.gPerPlant // less of a stronger bag
+ */
+export function ageDose({ rows, capG }: AgeTable, age: number, strength = 1): AgeDose | undefined {
+  if (!(strength > 0)) throw new RangeError(`Read a strength of ${strength}, expected one above zero.`);
+  const row = rows.find((r) => age >= r.fromYear && age <= (r.toYear ?? Infinity));
+  if (!row) return undefined;
+  const capped = row.gPerPlant.high > capG;
+  const at = (g: number): number => Math.min(g, capG) / strength;
+  const { low, mid, high } = row.gPerPlant;
+  return { gPerPlant: { low: at(low), mid: at(mid), high: at(high) }, innerM: row.innerM, outerM: row.outerM, capped };
+}
+
+/** What is odd about a table of ages: it is asked about, not obeyed. */
+export function ageTableDoubts({ rows }: Pick<AgeTable, 'rows'>): readonly string[] {
+  return rows.flatMap((row, i) => {
+    const next = rows[i + 1];
+    if (!next) return [];
+    const from = `from year ${next.fromYear}`;
+    return [
+      ...(row.toYear === undefined || row.toYear >= next.fromYear ? [`Two rows hold at once ${from}.`] : []),
+      ...(row.toYear !== undefined && row.toYear + 1 < next.fromYear
+        ? [`No row holds between year ${row.toYear} and ${next.fromYear}.`]
+        : []),
+      ...(next.gPerPlant.mid < row.gPerPlant.mid ? [`It gives less ${from} than before.`] : []),
+    ];
+  });
+}
+
+/** "1:10" read both ways. */
+export interface DilutionReadings {
+  /** One part to so many of water: mL for each litre of water. */
+  readonly toWaterMlPerL: number;
+  /** One part in so many of the whole: mL in each litre of feed. */
+  readonly inAllMlPerL: number;
+}
+/** @throws RangeError below 2: one part in one is no dilution @example dilutionReadings(10) // 100 mL to a litre of water, or 100 mL made up to a litre */
+export function dilutionReadings(parts: number): DilutionReadings {
+  if (!(parts >= 2)) throw new RangeError(`Read 1:${parts}, expected at least 1:2.`);
+  return { toWaterMlPerL: 1000 / parts, inAllMlPerL: 1000 / (parts - 1) };
+}
+/** Share of the feed that is product, by how the ratio is meant. @example shareOfFeed(10, 'toWater') // 1/11 */
+export const shareOfFeed = (parts: number, meant: 'toWater' | 'inAll'): number =>
+  1 / (meant === 'toWater' ? parts + 1 : parts);
+/** Product for a can, mL. @example mlPerCan(10, 10, 'toWater') // 909 mL in a can of 10 L */
+export const mlPerCan = (canL: number, parts: number, meant: 'toWater' | 'inAll'): number =>
+  1000 * canL * shareOfFeed(parts, meant);
+
+/**
+ * An element in the feed from a concentrate, mg/L.
+ * @param fraction kg of the element in a kg of product
+ * @example ppm(0.05, 1.2, 1 / 101) // 5 % N at 1.2 kg/L, 1 to 100: 594 mg/L
+ */
+export const ppm = (fraction: number, kgPerL: number, share: number): number => fraction * kgPerL * share * 1e6;
+/** The concentrate that an injector needs so that the feed has so much, mg/L in the tank. @example tankPpm(150, 100) // 15 150 at 1:100 */
+export const tankPpm = (feedPpm: number, injectorParts: number): number => feedPpm * (injectorParts + 1);
+
+/** mmol of charge in a mg of each cation. */
+const CHARGE_PER_MG = {
+  'NH4-N': 1 / ATOMIC_WEIGHT.N,
+  K: 1 / ATOMIC_WEIGHT.K,
+  Ca: 2 / ATOMIC_WEIGHT.Ca,
+  Mg: 2 / ATOMIC_WEIGHT.Mg,
+  Na: 1 / ATOMIC_WEIGHT.Na,
+} as const;
+/**
+ * The electrical conductivity that a feed adds, mS/cm: the sum of its cations in meq/L ÷ 10.
+ * @param mgPerL cations of the feed; nitrogen as ammonium-N
+ * @example ecAdded({ K: 200, Ca: 160, Mg: 50 }) // 1.72 mS/cm
+ */
+export const ecAdded = (mgPerL: Readonly<Partial<Record<keyof typeof CHARGE_PER_MG, number>>>): number =>
+  Object.entries(mgPerL).reduce((sum, [ion, mg]) => sum + mg * CHARGE_PER_MG[ion as keyof typeof CHARGE_PER_MG], 0) /
+  10;
+
+/**
+ * What a spreader throws, by catching it.
+ * @param caughtG caught on the tray or sheet
+ * @param areaM2 that the tray covers, times the passes over it
+ * @returns kg/ha
+ * @example spreaderRate(12, 0.5) // 24 g/m² is 240 kg/ha
+ */
+export const spreaderRate = (caughtG: number, areaM2: number): number => (caughtG / areaM2) * 10;
+/** Litres on a hectare from what a sprayer used on a strip. @example sprayerRate(2, 50) // 400 L/ha */
+export const sprayerRate = (litres: number, areaM2: number): number => (litres / areaM2) * 10_000;
+/** Parts of water that a hose-end mixer puts to one of product, from a timed bucket. @example mixerParts(20, 1) // 19 */
+export const mixerParts = (bucketL: number, productL: number): number => (bucketL - productL) / productL;

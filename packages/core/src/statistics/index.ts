@@ -1,0 +1,29 @@
+export { type Fit, fitCurve, type FitProblem, type FitResult } from './nonlinearFit.js';
+export { type ProfileInterval, profileIntervals } from './profileInterval.js';
+export { tQuantile } from './studentT.js';
+export { chiSquareBeyond, normalShare, tShare, zQuantile } from './distributions.js';
+export {
+  type ArmCount,
+  type ArmMean,
+  type Effect,
+  hedgesG,
+  logOddsRatio,
+  logResponseRatio,
+  logRiskRatio,
+  meanOfArms,
+} from './effects.js';
+export {
+  INTERVAL_METHODS,
+  type Interval,
+  type IntervalMethod,
+  leaveOneOut,
+  pool,
+  type Pooled,
+  type PoolOptions,
+  type Subgroup,
+  subgroups,
+  TAU_METHODS,
+  type TauMethod,
+} from './pool.js';
+export { type SmallStudies, smallStudies } from './smallStudies.js';
+export { intervalFromSe, sdFromDifference, sdFromSe, seFromInterval, seFromLsd, seFromP, seFromSd } from './spreads.js';

@@ -1,0 +1,61 @@
+import type { EntryInput, HarvestInput } from '@wheat-ledger/contract';
+
+/** A log entry that names its plot, the first day of its season, its bags, and the entry that it corrects. */
+export type NamedEntry = Omit<EntryInput, 'plotId' | 'seasonId' | 'items' | 'corrects'> & {
+  readonly plot: string;
+  readonly from: string;
+  readonly items: readonly {
+    readonly product: string;
+    readonly amount: number;
+    readonly unit: string;
+    readonly lot: string;
+  }[];
+  /** What the corrected entry says was done. */
+  readonly corrects?: string;
+};
+export type NamedHarvest = Omit<HarvestInput, 'plotId' | 'seasonId'> & { readonly plot: string; readonly from: string };
+
+const WHEAT = 'Ashlark Hollow, wheat strip';
+const entry = (
+  what: string,
+  on: string,
+  from: string,
+  product: string,
+  kg: number,
+  given: Partial<NamedEntry> = {},
+): NamedEntry => ({
+  plot: WHEAT,
+  from,
+  on,
+  what,
+  items: [{ product, amount: kg, unit: 'kg', lot: '' }],
+  by: 'Wren, sample',
+  weather: '',
+  note: '',
+  ...given,
+});
+
+/** What was done on the wheat strip, one entry of it corrected. */
+export const ENTRIES: readonly NamedEntry[] = [
+  entry('Compost on the garlic', '2025-03-02', '2024-10-12', 'Hollow Heap Compost', 900, {
+    where: 'surface',
+    weather: '9 °C, still',
+  }),
+  entry('Bone meal in the garlic rows', '2025-03-20', '2024-10-12', 'Larkmere Bone Meal', 18, { where: 'band' }),
+  entry('Compost before the wheat', '2026-03-10', '2026-03-15', 'Hollow Heap Compost', 450, {
+    areaM2: 450,
+    where: 'workedIn',
+    note: 'The lower half only.',
+  }),
+  entry('Potash for the straw', '2026-05-02', '2026-03-15', 'Quernlow Sulfate of Potash', 9, { where: 'wateredIn' }),
+  entry('Potash for the straw, weighed again', '2026-05-02', '2026-03-15', 'Quernlow Sulfate of Potash', 8.4, {
+    where: 'wateredIn',
+    corrects: 'Potash for the straw',
+  }),
+];
+
+/** What the wheat strip gave. */
+export const HARVESTS: readonly NamedHarvest[] = [
+  { plot: WHEAT, from: '2024-10-12', on: '2025-07-14', kg: 280, count: 4100, note: 'Cured weight, sample.' },
+  { plot: WHEAT, from: '2026-03-15', on: '2026-08-06', kg: 405, note: 'Grain, sample.' },
+];

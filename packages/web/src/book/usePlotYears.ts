@@ -1,0 +1,42 @@
+import { useMemo } from 'react';
+import type { HarvestRecord, PlotRecord } from '@wheat-ledger/contract';
+import { yearlyBalances, type Harvested, type YearBalance } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { useLogged, type Logged } from '../app/useLogged';
+import { useGround } from '../app/usePlans';
+import { ofPlot, type ShelfProduct } from '../app/workspace';
+
+/** A plot as it went, year by year. */
+export interface PlotYears {
+  /** What was done on all plots, and on this one. */
+  readonly all: readonly Logged[];
+  readonly here: readonly Logged[];
+  readonly harvests: readonly HarvestRecord[];
+  readonly years: readonly YearBalance[];
+  readonly shelf: readonly ShelfProduct[];
+  readonly isLoading: boolean;
+  /** Why it cannot be had. */
+  readonly error: unknown;
+}
+
+/** The log and the harvests of a plot, with what they come to in each year. */
+export function usePlotYears(plot: PlotRecord | undefined): PlotYears {
+  const { logged: all, shelf, isLoading: logLoading } = useLogged();
+  const { records: harvests, isLoading: harvestsLoading, error } = useRecords('harvest', ofPlot(plot?.id));
+  const { ground, isLoading: groundLoading } = useGround();
+  const isLoading = logLoading || harvestsLoading || groundLoading;
+  return useMemo(() => {
+    const here = all.filter((l) => l.record.plotId === plot?.id);
+    const harvested = harvests.map((h): Harvested => ({
+      on: h.on,
+      kg: h.kg,
+      crop: ground.get(h.seasonId ?? '')?.season.crop,
+    }));
+    const years = yearlyBalances(
+      here.map((l) => l.entry),
+      harvested,
+      plot?.areaM2 ?? 1,
+    );
+    return { all, here, harvests, years, shelf, isLoading, error };
+  }, [all, harvests, ground, shelf, plot, isLoading, error]);
+}

@@ -1,0 +1,93 @@
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { Plus, Trash2 } from 'lucide-react';
+import { formatTrimmed, type Product } from '@wheat-ledger/core';
+import { SelectField, TextField, type Option } from '../ui/Field';
+import { Empty } from '../ui/Sheet';
+import { blankDoing, DEPTH_LABELS, WHERES, type ProgrammeText } from './programmeText';
+import { rateText } from './useMoves';
+
+/** Two columns of a row's six on a wide screen. */
+const WIDE = 'col-span-2';
+
+function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
+  const { control } = useFormContext<ProgrammeText>();
+  const row = useWatch({ control, name: `applications.${index}` });
+  const depth = DEPTH_LABELS[row.where];
+  const at = `applications.${index}`;
+  return (
+    <li className="border-b border-rule py-3" data-testid="doing">
+      <div className="flex items-start gap-3">
+        <span className="mt-6 grid size-6 shrink-0 place-items-center rounded-full bg-wheat text-sm font-bold text-on-wheat">
+          {index + 1}
+        </span>
+        <div className="grid min-w-0 flex-1 grid-cols-2 gap-x-3 gap-y-2 lg:grid-cols-6">
+          <SelectField name={`${at}.what`} label="What" options={options} className={WIDE} />
+          <TextField name={`${at}.amount`} label="How much" placeholder="40 g/m²" className={WIDE} />
+          <TextField name={`${at}.when`} label="When" placeholder="20 days after planting" className={WIDE} />
+          <SelectField name={`${at}.where`} label="Where it goes" options={WHERES} className={WIDE} />
+          {depth && (
+            <TextField
+              name={`${at}.depth`}
+              label={depth}
+              placeholder={row.where === 'ring' ? '20 cm to 60 cm' : '15 cm'}
+            />
+          )}
+          <TextField name={`${at}.share`} label="On how much" placeholder="all" />
+          <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
+        </div>
+        <button type="button" className="plain no-print mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
+          <Trash2 size={17} aria-hidden="true" />
+          <span className="sr-only">Take row {index + 1} out</span>
+        </button>
+      </div>
+    </li>
+  );
+}
+
+interface ProgrammeRowsProps {
+  readonly options: readonly Option[];
+  /** Bags on the bench that bring nitrogen, and what the crop needs of it, kg/ha. */
+  readonly bench: readonly Product[];
+  readonly need: number | undefined;
+}
+/** The rows of a programme, to be added to and taken from. */
+export function ProgrammeRows({ options, bench, need }: ProgrammeRowsProps) {
+  const { control } = useFormContext<ProgrammeText>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'applications' });
+  return (
+    <>
+      {fields.length === 0 && (
+        <Empty>Nothing is given yet: that is a programme too, and the one to compare with.</Empty>
+      )}
+      <ol>
+        {fields.map((field, i) => (
+          <Row key={field.id} index={i} options={options} onRemove={() => remove(i)} />
+        ))}
+      </ol>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <button type="button" className="action" onClick={() => append(blankDoing(options[0]?.value ?? 'water'))}>
+          <Plus size={16} aria-hidden="true" />
+          Add a row
+        </button>
+        {need !== undefined && bench.length > 0 && (
+          <select
+            className="field !w-auto"
+            aria-label="Add from the bench, all the nitrogen the crop needs"
+            value=""
+            onChange={(e) => {
+              const product = bench.find((b) => b.id === e.target.value);
+              if (product) append({ ...blankDoing(`product ${product.id}`), amount: rateText(product, need) });
+            }}
+          >
+            <option value="">From the bench, {formatTrimmed(need, 3)} kg N/ha of …</option>
+            {bench.map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.name}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+    </>
+  );
+}
