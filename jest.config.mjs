@@ -39,6 +39,7 @@ const shared = (name, { react = false, root = `packages/${name}/src` } = {}) => 
   rootDir: '.',
   roots: [`<rootDir>/${root}`],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  setupFiles: ['<rootDir>/scripts/lib/propertySeed.cjs'],
   transform: { '^.+\\.(t|j|mj)sx?$': swc(react) },
   transformIgnorePatterns: [`/node_modules/(?!(${ES_ONLY.join('|')})/)`],
   moduleNameMapper: {

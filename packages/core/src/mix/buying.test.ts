@@ -193,18 +193,34 @@ const shelves = fc
   }));
 /** The least that whole packages of a bag cost for so many kg, by trying all counts. */
 function leastPaid({ offers }: Product, kg: number): number {
-  if (kg <= 1e-9) return 0;
+  // The solver's answer is so exact, and no more.
+  const needed = kg - 8e-6;
+  if (needed <= 0) return 0;
   const [first, second] = offers.map((o) => ({ kg: o.size, price: Number(o.price?.amount) }));
   if (!first) return Infinity;
-  const counts = Array.from({ length: Math.ceil(kg / first.kg) + 1 }, (_, i) => i);
+  const counts = Array.from({ length: Math.ceil(needed / first.kg) + 1 }, (_, i) => i);
   return Math.min(
     ...counts.map((n) => {
-      const left = Math.max(0, kg - n * first.kg);
+      const left = Math.max(0, needed - n * first.kg);
       const rest = left <= 1e-9 ? 0 : second ? Math.ceil(left / second.kg - 1e-9) * second.price : Infinity;
       return n * first.price + rest;
     }),
   );
 }
+
+test('what is all at hand but for the rounding of the solver is not bought again', () => {
+  const noSale = bag({ id: 'rest', name: 'Rest of a sack', analysis: [line('N', 20)], offers: [] });
+  const { lines, paid } = shoppingFor(
+    [{ product: noSale, kg: 0.5000000000000004 }],
+    { kg: 8, stockKg: { rest: 0.5 } },
+    8,
+  );
+  expect([lines[0]?.shortKg, paid]).toEqual([0, 0]);
+  // A package that is enough but for the rounding is one package; a gram more is two.
+  const bags = (kg: number) =>
+    shoppingFor([{ product: SMALL, kg }], { kg: 8, stockKg: {} }, 8).lines[0]?.purchase?.bought.map((b) => b.count);
+  expect([bags(2.000001), bags(2.001)]).toEqual([[2], [3]]);
+});
 
 test('whole packages and what is at hand, on any shelf: the target holds, what is spent is what the packages cost, and buying by the kg costs no more', () => {
   fc.assert(

@@ -76,6 +76,8 @@ export interface ShoppingLine {
   readonly product: Product;
   readonly needKg: number;
   readonly fromStockKg: number;
+  /** What has to be bought, kg. */
+  readonly shortKg: number;
   /** Undefined where nothing of it is on sale in the currency by whole packages. */
   readonly purchase: Purchase | undefined;
   /** What of it is there afterwards: the rest of the packages, and of what was at hand. */
@@ -89,6 +91,9 @@ export interface Shopping {
   readonly paid: number | undefined;
 }
 
+/** A share of the batch that the solver's answer may be off by: so little is neither taken for short nor bought a package for. */
+const SOLVED_TO = 1e-6;
+
 /**
  * What a batch takes from the shelf and what has to be bought for it, in the cheapest whole packages.
  * @param components the mix, its kg in any scale
@@ -101,12 +106,12 @@ export function shoppingFor(components: readonly Component[], { kg, stockKg }: B
     const needKg = (part / wholeKg) * kg;
     const onHand = Math.max(0, stockKg[product.id] ?? 0);
     const fromStockKg = Math.min(onHand, needKg);
-    const purchase =
-      currency === undefined ? undefined : cheapestPurchase(packagesOf(product, currency), needKg - fromStockKg);
-    const bought = purchase?.kg ?? needKg - fromStockKg;
-    return { product, needKg, fromStockKg, purchase, leftKg: Math.max(0, onHand + bought - needKg) };
+    const shortKg = Math.max(0, needKg - fromStockKg - SOLVED_TO * kg);
+    const purchase = currency === undefined ? undefined : cheapestPurchase(packagesOf(product, currency), shortKg);
+    const bought = purchase?.kg ?? shortKg;
+    return { product, needKg, fromStockKg, shortKg, purchase, leftKg: Math.max(0, onHand + bought - needKg) };
   });
-  const paid = lines.map((l) => (l.fromStockKg >= l.needKg ? 0 : l.purchase?.paid));
+  const paid = lines.map((l) => (l.shortKg > 0 ? l.purchase?.paid : 0));
   return {
     lines,
     currency,

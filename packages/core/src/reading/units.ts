@@ -101,7 +101,8 @@ function ratio(top: string, hundred: number, bottom: string): Pick<FoundUnit, 'u
     const whole = low === 'ton' && /^(?:k?g|gr|mg)/i.test(top) ? PER_MASS.t : mass;
     const share = grams / ((whole ?? mass) * hundred);
     const perKg = share * 1000;
-    if (top.toLowerCase() === low) return { unit: undefined, factor: 1 };
+    // More than the whole is no share: "g/mg" is a slip of the pen.
+    if (top.toLowerCase() === low || share > 1) return { unit: undefined, factor: 1 };
     return perKg >= 0.1 ? { unit: 'g/kg', factor: tidy(perKg) } : { unit: 'mg/kg', factor: tidy(share * 1e6) };
   }
   const litres = PER_LITRES[low];

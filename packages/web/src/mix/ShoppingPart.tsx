@@ -1,8 +1,8 @@
 import { formatFixed, formatGiven, weighedWords, type Shopping, type ShoppingLine } from '@wheat-ledger/core';
 
 /** What is bought of a bag, in packages. */
-function bought({ purchase, needKg, fromStockKg }: ShoppingLine): string {
-  if (fromStockKg >= needKg) return 'nothing';
+function bought({ purchase, shortKg }: ShoppingLine): string {
+  if (shortKg === 0) return 'nothing';
   if (!purchase) return 'no package with a price';
   return purchase.bought
     .map(({ package: { offer }, count }) => `${count} × ${formatGiven(offer.size)} ${offer.unit}`)
@@ -48,11 +48,7 @@ export function ShoppingPart({ shopping, massUnit }: { shopping: Shopping; massU
               <td>{bought(line)}</td>
               {sellers && <td>{sellerOf(line) || '–'}</td>}
               <td className="num">
-                {line.fromStockKg >= line.needKg
-                  ? '0.00'
-                  : line.purchase
-                    ? formatFixed(line.purchase.paid, 2)
-                    : 'not known'}
+                {line.shortKg === 0 ? '0.00' : line.purchase ? formatFixed(line.purchase.paid, 2) : 'not known'}
               </td>
               <td className="num">{line.leftKg > 0.0005 ? weighedWords(line.leftKg, massUnit) : '–'}</td>
             </tr>

@@ -132,6 +132,10 @@ test('no text makes it throw, and no number is invented: each one stands in its 
     { numRuns: 500 },
   );
 });
+test('a unit that would be more than the whole is not taken for one', () => {
+  const figures = readLabel('1 G/ mg/kg … K').lines.flatMap((l) => l.figures.map((f) => f.value));
+  expect(figures).not.toContainEqual({ kind: 'number', value: 1_000_000 });
+});
 
 const slip = (text: string): string[] =>
   readLabel(text, 'measured').analysis.map((f) => `${shown(f)}${f.extract ? ' extract' : ''}`);
