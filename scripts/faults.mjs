@@ -57,20 +57,52 @@ const threeKinds = (name) => {
   };
 };
 
-/** Saves, single bags and operations over three kinds by turns, until told to stop; counts what was confirmed and what was refused in words. */
-function writers(address, confirmed, statuses) {
+const post = (address, path, body) =>
+  fetch(`${address}/api/v1/${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal: AbortSignal.timeout(20_000),
+  });
+
+/** A plot, and a bag with more of it on hand than is ever logged: what entries of the log are written on. */
+async function toLogOn(address) {
+  const made = async (path, body) => (await (await post(address, path, body)).json()).id;
+  // Built by now, not yet when this file is read.
+  const { PLOTS } = await import('../packages/demo/dist/index.js');
+  const plotId = await made('plots', PLOTS[0]);
+  const productId = await made('products', bag('stocked'));
+  const on = '2026-03-01';
+  await made('stock-movements', { productId, amount: 1e6, unit: 'kg', reason: 'bought', on, lot: '', note: '' });
+  return { plotId, productId };
+}
+const entry = (name, { plotId, productId }) => ({
+  plotId,
+  on: '2026-04-01',
+  what: name,
+  items: [{ productId, amount: 1, unit: 'kg', lot: '' }],
+  by: '',
+  weather: '',
+  note: '',
+});
+
+/** What writers save by turns: a bag, an operation over three kinds, an entry of the log with the stock it lowers. */
+const SAVES = [
+  ['one', 'products', bag],
+  ['three', 'operations', threeKinds],
+  ['log', 'log-entries', entry],
+];
+
+/** Saves by turns, until told to stop; counts what was confirmed and what was refused in words. */
+async function writers(address, confirmed, statuses) {
   let on = true;
+  const ground = await toLogOn(address);
   const one = async (who) => {
     for (let i = 0; on; i++) {
-      const three = i % 2 === 1;
-      const name = `${who} ${i} ${three ? 'three' : 'one'} ${randomUUID().slice(0, 8)}`;
+      const [kind, path, make] = SAVES[i % SAVES.length];
+      const name = `${who} ${i} ${kind} ${randomUUID().slice(0, 8)}`;
       try {
-        const response = await fetch(`${address}/api/v1/${three ? 'operations' : 'products'}`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(three ? threeKinds(name) : bag(name)),
-          signal: AbortSignal.timeout(20_000),
-        });
+        const response = await post(address, path, make(name, ground));
         statuses.set(response.status, (statuses.get(response.status) ?? 0) + 1);
         if (response.status === 201) confirmed.push(name);
         else await sleep(50);
@@ -88,16 +120,24 @@ function writers(address, confirmed, statuses) {
   };
 }
 
-/** Confirmed bags that are gone, and bags that lack a line, their entry, or what was made with them. */
+/** Confirmed saves that are gone, and what lacks a line, its entry in the book, what was made with it or the stock it lowers. */
 async function audit(database, confirmed) {
-  const names = new Set((await database.psql('select name from product', 'wheat_ledger')).split('\n'));
+  const names = new Set(
+    (await database.psql('select name from product union all select name from log_entry', 'wheat_ledger')).split('\n'),
+  );
   const half = await database.psql(
     `select count(*) from product p where name like 'w%' and ((select count(*) from analysis_figure a where a.product_id = p.id) <> 1
      or (select count(*) from offer o where o.product_id = p.id) <> 1 or not exists (select 1 from journal j where j.record_id = p.id)
      or (name like '% three %' and not (exists (select 1 from claim c where c.product_id = p.id) and exists (select 1 from recipe_part r where r.product_id = p.id))))`,
     'wheat_ledger',
   );
-  return { lost: confirmed.filter((name) => !names.has(name)).length, half: Number(half) };
+  // An entry of the log stands with the one movement of stock that it caused, or not at all.
+  const halfLogged = await database.psql(
+    `select count(*) from log_entry e where (select count(*) from log_item i where i.entry_id = e.id) <> 1
+     or (select count(*) from stock_movement m where m.entry_id = e.id and m.amount = -1) <> 1`,
+    'wheat_ledger',
+  );
+  return { lost: confirmed.filter((name) => !names.has(name)).length, half: Number(half) + Number(halfLogged) };
 }
 const until = async (what, check, seconds = 30) => {
   for (let i = 0; i < seconds * 10; i++) {
@@ -114,7 +154,7 @@ async function killServer(database) {
   for (let round = 0; round < ROUNDS; round++) {
     const server = await startServer(database.url, { sample: false });
     const before = confirmed.length;
-    const stop = writers(server.address, confirmed, statuses);
+    const stop = await writers(server.address, confirmed, statuses);
     await until('saves', () => confirmed.length >= before + SAVES_A_ROUND);
     server.child.kill('SIGKILL');
     await stop();
@@ -131,7 +171,7 @@ async function killDatabase(database) {
   const server = await startServer(database.url, { sample: false });
   const confirmed = [];
   const statuses = new Map();
-  const stop = writers(server.address, confirmed, statuses);
+  const stop = await writers(server.address, confirmed, statuses);
   for (let round = 0; round < ROUNDS; round++) {
     const before = confirmed.length;
     await until('saves', () => confirmed.length >= before + SAVES_A_ROUND);
@@ -204,7 +244,7 @@ async function diskFull(folder) {
     const server = await startServer(database.url, { sample: false });
     const confirmed = [];
     const statuses = new Map();
-    const stop = writers(server.address, confirmed, statuses);
+    const stop = await writers(server.address, confirmed, statuses);
     await until('saves', () => confirmed.length >= SAVES_A_ROUND);
     const filler = join(disk, 'filler');
     spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=1M']);

@@ -81,6 +81,39 @@ export class TissueBandInput {
   when!: string;
 }
 
+/** What a woody plant gets by its age. */
+export class AgeRowInput {
+  @NumberBetween(0, 200, 'a first year')
+  fromYear!: number;
+
+  /** The last year it holds for; for good where missing. */
+  @Maybe()
+  @NumberBetween(0, 200, 'a last year')
+  toYear?: number;
+
+  @Part(() => RangeInput, 'g for each plant')
+  gPerPlant!: RangeInput;
+
+  @NumberBetween(0, 20, 'the inner edge of the ring in m')
+  innerM!: number;
+
+  @NumberBetween(0.01, 20, 'the outer edge of the ring in m')
+  outerM!: number;
+}
+
+export class AgeTableInput {
+  /** The grade it is told for. */
+  @Text(1, 40, 'a grade')
+  grade!: string;
+
+  @Parts(() => AgeRowInput, 20, 'rows')
+  rows!: AgeRowInput[];
+
+  /** Never more than this for a plant in a year. */
+  @NumberBetween(0.1, 1e6, 'a cap in g')
+  capG!: number;
+}
+
 /** A grower's own crop. What is missing is read from the library's crop it is based on, or is not known. */
 export class CropInput {
   @Text(1, 120, 'a name')
@@ -157,6 +190,11 @@ export class CropInput {
   @Maybe()
   @Part(() => RangeInput, 'a rooting depth')
   rootingM?: RangeInput;
+
+  /** What it gets by age, in the place of the library's table. */
+  @Maybe()
+  @Part(() => AgeTableInput, 'a table of ages')
+  ages?: AgeTableInput;
 
   @Maybe()
   @OneOf(MYCORRHIZAS, 'a mycorrhiza')

@@ -20,7 +20,7 @@ export class EntryItemInput {
 }
 
 /** On which ground and day something was. */
-class OnGroundInput {
+export class OnGroundInput {
   @IsUUID('all', { message: 'Expected a plot of this workspace.' })
   plotId!: string;
 
@@ -61,6 +61,11 @@ export class EntryInput extends OnGroundInput {
   @Maybe()
   @OneOf(Object.keys(WHERE_WORDS), 'where it went')
   where?: Where['kind'];
+
+  /** Minutes that it took, fetching and cleaning up included. */
+  @Maybe()
+  @NumberBetween(0, 100_000, 'minutes')
+  minutes?: number;
 
   /** Who did it. */
   @Text(0, 120, 'who')

@@ -1,7 +1,6 @@
 export * from './product.js';
 export * from './crop.js';
 export * from './ownFigure.js';
-export * from './ownFigure.js';
 export * from './plot.js';
 export * from './season.js';
 export * from './programme.js';
@@ -17,6 +16,7 @@ export * from './station.js';
 export * from './recipe.js';
 export * from './shelfFilter.js';
 export * from './claim.js';
+export * from './measured.js';
 export * from './movement.js';
 export * from './kinds.js';
 export * from './kindInputs.js';

@@ -6,6 +6,7 @@ import { HeapInput } from './heap.js';
 import { JarTestInput } from './jarTest.js';
 import type { InputOf, RecordKind } from './kinds.js';
 import { LoggerInput } from './logger.js';
+import { LeafTestInput, PourInput } from './measured.js';
 import { MovementInput } from './movement.js';
 import { PlotInput } from './plot.js';
 import { ProductInput } from './product.js';
@@ -33,6 +34,8 @@ export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } =
   attachment: AttachmentInput,
   entry: EntryInput,
   harvest: HarvestInput,
+  leaf: LeafTestInput,
+  pour: PourInput,
   movement: MovementInput,
   filter: KeptFilterInput,
 };

@@ -5,6 +5,7 @@ import type { EntryInput, HarvestInput } from './entry.js';
 import type { HeapInput } from './heap.js';
 import type { JarTestInput } from './jarTest.js';
 import type { LoggerInput } from './logger.js';
+import type { LeafTestInput, PourInput } from './measured.js';
 import type { MovementInput } from './movement.js';
 import type { PlotInput } from './plot.js';
 import type { ProductInput } from './product.js';
@@ -109,13 +110,6 @@ export const KINDS = {
     sort: 'statement',
     refers: [ofProduct, { at: 'studies.*.studyId', to: 'study' }],
   }),
-  attachment: of<AttachmentInput>()({
-    list: 'attachments',
-    path: 'attachments',
-    word: 'attachment',
-    sort: 'name',
-    refers: [ofProduct],
-  }),
   entry: of<EntryInput>()({
     list: 'logEntries',
     path: 'log-entries',
@@ -129,10 +123,33 @@ export const KINDS = {
       { at: 'corrects', to: 'entry' },
     ],
   }),
+  attachment: of<AttachmentInput>()({
+    list: 'attachments',
+    path: 'attachments',
+    word: 'attachment',
+    sort: 'name',
+    refers: [ofProduct, { at: 'entryId', to: 'entry' }],
+  }),
   harvest: of<HarvestInput>()({
     list: 'harvests',
     path: 'harvests',
     word: 'harvest',
+    sort: 'on',
+    day: 'on',
+    refers: [ofPlot, { at: 'seasonId', to: 'season' }],
+  }),
+  leaf: of<LeafTestInput>()({
+    list: 'leafTests',
+    path: 'leaf-tests',
+    word: 'leaf test',
+    sort: 'on',
+    day: 'on',
+    refers: [ofPlot, { at: 'seasonId', to: 'season' }],
+  }),
+  pour: of<PourInput>()({
+    list: 'pourReadings',
+    path: 'pour-readings',
+    word: 'pot reading',
     sort: 'on',
     day: 'on',
     refers: [ofPlot, { at: 'seasonId', to: 'season' }],

@@ -263,6 +263,16 @@ export class ProductInput {
   @NumberBetween(0, 1000, 'hours for 100 kg')
   hoursPer100Kg?: number;
 
+  /** What a level scoop of it weighs, weighed once. */
+  @Maybe()
+  @NumberBetween(0.1, 100_000, 'g in a level scoop')
+  scoopG?: number;
+
+  /** Which scoop that is. */
+  @Maybe()
+  @Text(0, 60, 'a scoop')
+  scoopName?: string;
+
   /** In the currency of its prices. */
   @Maybe()
   @NumberBetween(0, 100_000, 'a haulage for 100 kg')

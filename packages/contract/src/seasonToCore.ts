@@ -53,6 +53,7 @@ export function toCrop(input: CropInput, id: string): Crop {
     pH: both({ low: pHLow, high: pHHigh }, base.pH),
     salt: both({ thresholdMsPerCm: saltThresholdMsPerCm, slopePercent: saltSlopePercent }, base.salt),
     spacing: both({ rowM, plantM }, base.spacing),
+    ages: input.ages ?? base.ages,
     tissue: input.tissue && input.tissue.length > 0 ? input.tissue : base.tissue,
   };
 }

@@ -78,6 +78,7 @@ export const toProduct = (input: ProductInput, id = ''): Product => ({
   carbonToNitrogen: input.carbonToNitrogen ?? undefined,
   saltIndex: input.saltIndex ?? undefined,
   handling: handlingOf(input),
+  scoop: input.scoopG ? { grams: input.scoopG, name: input.scoopName ?? '' } : undefined,
   organic: input.organic?.status,
   origins: input.origins ?? undefined,
   processing: input.processing ?? undefined,

@@ -16,4 +16,13 @@ export {
   type NamedMovement,
   type NamedRecipe,
 } from './stories.js';
-export { ENTRIES, HARVESTS, type NamedEntry, type NamedHarvest } from './log.js';
+export {
+  ENTRIES,
+  HARVESTS,
+  LEAF_TESTS,
+  type NamedEntry,
+  type NamedHarvest,
+  type NamedLeafTest,
+  type NamedPour,
+  POUR_READINGS,
+} from './log.js';

@@ -1,4 +1,4 @@
-import type { EntryInput, HarvestInput } from '@wheat-ledger/contract';
+import type { EntryInput, HarvestInput, LeafTestInput, PourInput } from '@wheat-ledger/contract';
 
 /** A log entry that names its plot, the first day of its season, its bags, and the entry that it corrects. */
 export type NamedEntry = Omit<EntryInput, 'plotId' | 'seasonId' | 'items' | 'corrects'> & {
@@ -13,7 +13,10 @@ export type NamedEntry = Omit<EntryInput, 'plotId' | 'seasonId' | 'items' | 'cor
   /** What the corrected entry says was done. */
   readonly corrects?: string;
 };
-export type NamedHarvest = Omit<HarvestInput, 'plotId' | 'seasonId'> & { readonly plot: string; readonly from: string };
+type Named<Input> = Omit<Input, 'plotId' | 'seasonId'> & { readonly plot: string; readonly from: string };
+export type NamedHarvest = Named<HarvestInput>;
+export type NamedLeafTest = Named<LeafTestInput>;
+export type NamedPour = Named<PourInput>;
 
 const WHEAT = 'Ashlark Hollow, wheat strip';
 const entry = (
@@ -59,3 +62,29 @@ export const HARVESTS: readonly NamedHarvest[] = [
   { plot: WHEAT, from: '2024-10-12', on: '2025-07-14', kg: 280, count: 4100, note: 'Cured weight, sample.' },
   { plot: WHEAT, from: '2026-03-15', on: '2026-08-06', kg: 405, note: 'Grain, sample.' },
 ];
+
+/** Leaves of the wheat, taken as it headed. */
+export const LEAF_TESTS: readonly NamedLeafTest[] = [
+  {
+    plot: WHEAT,
+    from: '2026-03-15',
+    on: '2026-06-10',
+    part: 'flag leaf',
+    samples: 40,
+    found: [
+      { nutrient: 'N', percent: 2.6 },
+      { nutrient: 'P', percent: 0.31 },
+      { nutrient: 'K', percent: 3.2 },
+      { nutrient: 'S', percent: 0.24 },
+    ],
+    stepPercent: 10,
+    note: 'Sample.',
+  },
+];
+
+/** What ran through pots of dahlia cuttings. */
+export const POUR_READINGS: readonly NamedPour[] = [
+  { on: '2026-05-04', ecMsPerCm: 0.8, pH: 6.3 },
+  { on: '2026-05-18', ecMsPerCm: 1.9, pH: 6.1 },
+  { on: '2026-06-01', ecMsPerCm: 2.8, pH: 5.8 },
+].map((read) => ({ plot: 'Dahlia rows', from: '2026-05-10', ...read, note: 'Cuttings in pots, sample.' }));

@@ -55,6 +55,22 @@ export const PLAIN_FIELDS = [
     hint: 'kg CaCO₃ per 100 kg',
   },
   {
+    key: 'scoopG',
+    kind: 'number',
+    label: 'A level scoop weighs, g',
+    heading: 'scoop g',
+    part: 'beyond',
+    hint: 'level, not heaped; weighed once',
+  },
+  {
+    key: 'scoopName',
+    kind: 'text',
+    label: 'Which scoop',
+    heading: 'scoop',
+    part: 'beyond',
+    placeholder: 'blue tub',
+  },
+  {
     key: 'ease',
     kind: 'number',
     label: 'Ease of use',

@@ -9,7 +9,7 @@ export {
 } from './mixture.js';
 export { type MixCharacter, mixCharacter, type OfMix } from './character.js';
 export { mixAsProduct } from './asProduct.js';
-export { conflictsIn } from './incompatible.js';
+export { type Conflict, conflictsIn } from './incompatible.js';
 export { blend } from './blend.js';
 export type { Blend } from './found.js';
 export {

@@ -1,4 +1,3 @@
-import { ATOMIC_WEIGHT } from '../nutrient/index.js';
 import type { AgeTable } from '../season/index.js';
 import type { Range } from '../quantity/index.js';
 
@@ -75,31 +74,8 @@ export const shareOfFeed = (parts: number, meant: 'toWater' | 'inAll'): number =
 export const mlPerCan = (canL: number, parts: number, meant: 'toWater' | 'inAll'): number =>
   1000 * canL * shareOfFeed(parts, meant);
 
-/**
- * An element in the feed from a concentrate, mg/L.
- * @param fraction kg of the element in a kg of product
- * @example ppm(0.05, 1.2, 1 / 101) // 5 % N at 1.2 kg/L, 1 to 100: 594 mg/L
- */
-export const ppm = (fraction: number, kgPerL: number, share: number): number => fraction * kgPerL * share * 1e6;
 /** The concentrate that an injector needs so that the feed has so much, mg/L in the tank. @example tankPpm(150, 100) // 15 150 at 1:100 */
 export const tankPpm = (feedPpm: number, injectorParts: number): number => feedPpm * (injectorParts + 1);
-
-/** mmol of charge in a mg of each cation. */
-const CHARGE_PER_MG = {
-  'NH4-N': 1 / ATOMIC_WEIGHT.N,
-  K: 1 / ATOMIC_WEIGHT.K,
-  Ca: 2 / ATOMIC_WEIGHT.Ca,
-  Mg: 2 / ATOMIC_WEIGHT.Mg,
-  Na: 1 / ATOMIC_WEIGHT.Na,
-} as const;
-/**
- * The electrical conductivity that a feed adds, mS/cm: the sum of its cations in meq/L ÷ 10.
- * @param mgPerL cations of the feed; nitrogen as ammonium-N
- * @example ecAdded({ K: 200, Ca: 160, Mg: 50 }) // 1.72 mS/cm
- */
-export const ecAdded = (mgPerL: Readonly<Partial<Record<keyof typeof CHARGE_PER_MG, number>>>): number =>
-  Object.entries(mgPerL).reduce((sum, [ion, mg]) => sum + mg * CHARGE_PER_MG[ion as keyof typeof CHARGE_PER_MG], 0) /
-  10;
 
 /**
  * What a spreader throws, by catching it.

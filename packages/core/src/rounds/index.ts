@@ -7,6 +7,7 @@ export {
   type YearBalance,
   yearlyBalances,
 } from './balance.js';
+export { CAKED, type CanFill, canOf, type CanRate, canRate, cansFor, isPowder, type Poured } from './can.js';
 export { materialCost, type MaterialCost } from './cost.js';
 export { againstLimits, type LimitUse, type PlannedDose } from './limits.js';
 export { metalMeter, type MetalLoad, type MetalMeter, TOPSOIL_KG_PER_HA } from './metals.js';
@@ -18,25 +19,38 @@ export {
   ageTableDoubts,
   dilutionReadings,
   type DilutionReadings,
-  ecAdded,
   mixerParts,
   mlPerCan,
-  ppm,
   ringArea,
   shareOfFeed,
   sprayerRate,
   spreaderRate,
   tankPpm,
 } from './dose.js';
+export {
+  bagsFor,
+  baleLitres,
+  byParts,
+  layerLitres,
+  POUR_ADVICE,
+  type PourAdvice,
+  type PourThrough,
+  pourVerdicts,
+  type PourVerdict,
+  starterWeeks,
+  USUAL_POUR_BAND,
+} from './media.js';
 export { doseFromNeed, labelMost, type NeedDose } from './need.js';
 export {
   bagsOf,
+  BEFORE_PLANTING_DAYS,
   carry,
   type Carried,
   type Carrying,
   HOT_C,
   latestNitrogen,
   type Mind,
+  MOST_AT_ONCE_ON_SAND,
   type Planned,
   type Task,
   TASK_STATES,
@@ -46,3 +60,15 @@ export {
   WATERED_IN_MM,
   weatherWords,
 } from './round.js';
+export {
+  judgeTissue,
+  nextRate,
+  placeInBand,
+  TISSUE_STANDINGS,
+  tissueDoubts,
+  type TissueResult,
+  type TissueStanding,
+  type TissueTest,
+  USUAL_STEP_PERCENT,
+} from './tissue.js';
+export { inOwnScoop, type InScoops } from './scoop.js';

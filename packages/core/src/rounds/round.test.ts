@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { bag, direction, featherMeal, line, seasonOf } from '../../test/bags.js';
+import { addDays } from '../quantity/index.js';
 import {
   bagAs,
   computeProgramme,
@@ -157,5 +159,46 @@ describe('what to mind', () => {
       expect.stringMatching(/^! 45 mm fell/),
     ]);
     expect(minds({ kind: 'foliar' }, feed)).toEqual([expect.stringMatching(/cool of the morning/)]);
+  });
+});
+
+describe('windows', () => {
+  const urea = bag({ id: 'u', name: 'Urea', analysis: [line('N', 46), line('N.urea', 46)], derivedFrom: ['urea'] });
+  const hard = (on: string, given = bagAs(featherMeal), rest: Partial<Planned> = {}) =>
+    tasksBetween([plan({ kind: 'date', on }, given, undefined, rest)], on, on, NOBODY, on)[0]!.minds;
+  const texts = (...asked: Parameters<typeof hard>) =>
+    hard(...asked)
+      .map((m) => m.text)
+      .join(' ');
+
+  test('after the season it is marked, on its last day not', () => {
+    expect(texts('2026-08-02')).toContain('The season ended');
+    expect(texts('2026-08-01')).not.toContain('The season ended');
+  });
+
+  test('soluble nitrogen on bare ground is marked from three weeks before planting on; a meal is not', () => {
+    expect(texts('2026-02-21', bagAs(urea))).toContain('Nothing grows here until');
+    expect(texts('2026-02-22', bagAs(urea))).not.toContain('Nothing grows here');
+    expect(texts('2026-02-01')).not.toContain('Nothing grows here');
+  });
+
+  test('50 g/m² of urea are 230 kg N/ha: on sand in five parts, on loam at once', () => {
+    expect(texts('2026-05-01', bagAs(urea), { texture: 'sand' })).toContain(
+      '230 kg of soluble nitrogen a hectare at once',
+    );
+    expect(texts('2026-05-01', bagAs(urea), { texture: 'sand' })).toContain('5 parts');
+    expect(texts('2026-05-01', bagAs(urea), { texture: 'loam' })).not.toContain('sand');
+    expect(texts('2026-05-01', bagAs(urea))).not.toContain('sand');
+  });
+
+  test('no day outside its window goes unmarked, whenever it is', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -200, max: 400 }), (day) => {
+        const on = addDays(season.from, day);
+        const latest = latestNitrogen(season.crop, season);
+        const outside = day < -21 || on > season.to || (latest !== undefined && on > latest);
+        expect(hard(on, bagAs(urea)).some((m) => m.hard)).toBe(outside);
+      }),
+    );
   });
 });

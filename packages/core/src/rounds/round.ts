@@ -1,5 +1,5 @@
 import { product as times, sum, type Figure } from '../figure/index.js';
-import { loggedOn, type DailyLog } from '../ground/index.js';
+import { loggedOn, type DailyLog, type Texture } from '../ground/index.js';
 import { addDays, daysBetween, formatTrimmed, printDay } from '../quantity/index.js';
 import { shareOfMix, type Application, type ComputedRow, type Crop, type Given, type Season } from '../season/index.js';
 import { readIngredients } from '../shelf/index.js';
@@ -14,6 +14,8 @@ export interface Planned {
   readonly season: Season;
   readonly rows: readonly ComputedRow[];
   readonly logged?: readonly DailyLog[] | undefined;
+  /** Of the plot's soil; where it is not said, nothing is said of it. */
+  readonly texture?: Texture | undefined;
 }
 export const TASK_STATES = ['late', 'due', 'coming', 'done'] as const;
 export type TaskState = (typeof TASK_STATES)[number];
@@ -53,6 +55,35 @@ export function latestNitrogen(crop: Crop, { to }: Pick<Season, 'to'>, firstFros
   if (!latest) return undefined;
   const before = latest.before === 'harvest' ? to : firstFrost;
   return before && addDays(before, -latest.days);
+}
+
+/** Soluble nitrogen that sand still holds at once, kg N/ha; more of it goes out in two or three times. */
+export const MOST_AT_ONCE_ON_SAND = 50;
+/** Before planting, bare ground loses what is soluble: so many days are still no matter. */
+export const BEFORE_PLANTING_DAYS = 21;
+const FORMS: ReadonlySet<string> = new Set(['N.nitrate', 'N.ammoniacal', 'N.urea']);
+
+/** What lies outside the days or the strength that season and soil allow. */
+function windowMinds({ season, texture }: Planned, { applied }: ComputedRow, on: string): readonly Mind[] {
+  const told = applied.kind === 'unknown' ? [] : applied.brings.filter((b) => FORMS.has(b.analyte));
+  const soluble = told.reduce((all, b) => all + b.figure.value.mid, 0);
+  const early = daysBetween(on, season.from);
+  return [
+    ...(season.to !== undefined && on > season.to
+      ? [{ hard: true, text: `The season ended on ${printDay(season.to)}.` }]
+      : []),
+    ...(soluble > 0 && early > BEFORE_PLANTING_DAYS
+      ? [{ hard: true, text: `Nothing grows here until ${printDay(season.from)}: soluble nitrogen would be lost.` }]
+      : []),
+    ...(texture === 'sand' && soluble > MOST_AT_ONCE_ON_SAND
+      ? [
+          {
+            hard: false,
+            text: `${formatTrimmed(soluble, 2)} kg of soluble nitrogen a hectare at once drain out of sand: give it in ${Math.ceil(soluble / MOST_AT_ONCE_ON_SAND)} parts.`,
+          },
+        ]
+      : []),
+  ];
 }
 
 /** What has to be minded of nitrogen that gas or late growth would lose. */
@@ -156,6 +187,7 @@ export function tasksBetween(
             state,
             minds: [
               ...labelMinds(row),
+              ...windowMinds(planned, row, on),
               ...nitrogenMinds(planned, row.doing, on),
               ...weatherMinds(planned, application, on),
             ],

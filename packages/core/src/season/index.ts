@@ -16,6 +16,7 @@ export {
   type UptakeCourse,
   unknownCrop,
 } from './crop.js';
+export { asSchool, type School, SCHOOL_WORDS, SCHOOLS, timesOf } from './school.js';
 export { asFed, FED_UNTIL, type FedUntil, FRUIT_SET_SHARE } from './fed.js';
 export { type CropFact, cropFacts } from './facts.js';
 export { CROP_LIBRARY, libraryCrop } from './library/index.js';
@@ -33,6 +34,7 @@ export {
   type Total,
 } from './programme.js';
 export { type ParsedAmount, parseAmount, printAmount } from './typedAmount.js';
+export { type ParsedLines, parseAgeRows, parseTissueBands, printAgeRows, printTissueBands } from './typedLines.js';
 export { type ParsedWhen, parseWhen, printWhen } from './typedWhen.js';
 export { datesOf, type Season, type SiteInSeason } from './dates.js';
 export {

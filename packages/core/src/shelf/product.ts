@@ -103,6 +103,8 @@ export interface Product {
   /** Salt index by weight, sodium nitrate = 100, as declared. */
   readonly saltIndex?: number | undefined;
   readonly handling?: Handling | undefined;
+  /** What a level scoop of it weighs, weighed once by the grower. */
+  readonly scoop?: { readonly grams: number; readonly name: string } | undefined;
   /** Whether it is listed for organic growing. */
   readonly organic?: OrganicStatus | undefined;
   /** What it comes from; undefined where nobody said. */

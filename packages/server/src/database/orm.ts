@@ -32,6 +32,7 @@ import { Migration0021AimWeights } from './migrations/Migration0021AimWeights.js
 import { Migration0022Studies } from './migrations/Migration0022Studies.js';
 import { Migration0023Log } from './migrations/Migration0023Log.js';
 import { Migration0024Limits } from './migrations/Migration0024Limits.js';
+import { Migration0025Measured } from './migrations/Migration0025Measured.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -44,6 +45,7 @@ import { SoilFigureLine, SoilReportEntity } from '../ground/soilReport.entity.js
 import { AttachmentContent, AttachmentEntity } from '../shelf/attachment.entity.js';
 import { EntryEntity, EntryItem } from '../rounds/entry.entity.js';
 import { HarvestEntity } from '../rounds/harvest.store.js';
+import { LeafTestEntity, PourEntity } from '../rounds/measured.store.js';
 import { MovementEntity } from '../shelf/movement.store.js';
 import { ShelfFilterEntity } from '../shelf/shelfFilter.store.js';
 
@@ -73,6 +75,8 @@ export const ENTITIES: Type<object>[] = [
   EntryEntity,
   EntryItem,
   HarvestEntity,
+  LeafTestEntity,
+  PourEntity,
   LoggerEntity,
   ShelfFilterEntity,
   CropEntity,
@@ -107,6 +111,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0022Studies,
   Migration0023Log,
   Migration0024Limits,
+  Migration0025Measured,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -6,6 +6,8 @@ import {
   CropInput,
   EntryInput,
   HarvestInput,
+  LeafTestInput,
+  PourInput,
   HOME_LEDGER,
   HeapInput,
   JarTestInput,
@@ -27,6 +29,8 @@ import {
   EARLIER_LABELS,
   ENTRIES,
   HARVESTS,
+  LEAF_TESTS,
+  POUR_READINGS,
   HEAPS,
   JAR_TESTS,
   LOGS,
@@ -54,6 +58,7 @@ import { ProgrammeStore } from '../season/programme.store.js';
 import { SeasonStore } from '../season/season.store.js';
 import { EntryStore } from '../rounds/entry.store.js';
 import { HarvestStore } from '../rounds/harvest.store.js';
+import { LeafTestStore, PourStore } from '../rounds/measured.store.js';
 import { BenchService } from '../ledgers/bench.service.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
 import { LedgersService } from '../ledgers/ledgers.service.js';
@@ -165,4 +170,8 @@ async function load(app: INestApplicationContext): Promise<void> {
   }
   for (const { plot, from, ...harvest } of HARVESTS)
     await app.get(HarvestStore).create(checked(HarvestInput, { ...harvest, ...onGround(plot, from) }));
+  for (const { plot, from, ...test } of LEAF_TESTS)
+    await app.get(LeafTestStore).create(checked(LeafTestInput, { ...test, ...onGround(plot, from) }));
+  for (const { plot, from, ...read } of POUR_READINGS)
+    await app.get(PourStore).create(checked(PourInput, { ...read, ...onGround(plot, from) }));
 }

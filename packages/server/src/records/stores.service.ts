@@ -11,6 +11,7 @@ import { HeapStore } from '../mix/heap.store.js';
 import { RecipeStore } from '../mix/recipe.store.js';
 import { EntryStore } from '../rounds/entry.store.js';
 import { HarvestStore } from '../rounds/harvest.store.js';
+import { LeafTestStore, PourStore } from '../rounds/measured.store.js';
 import { AttachmentStore } from '../shelf/attachment.store.js';
 import { MovementStore } from '../shelf/movement.store.js';
 import { ProductStore } from '../shelf/product.store.js';
@@ -37,9 +38,11 @@ export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
   programme: ProgrammeStore,
   study: StudyStore,
   claim: ClaimStore,
-  attachment: AttachmentStore,
   entry: EntryStore,
+  attachment: AttachmentStore,
   harvest: HarvestStore,
+  leaf: LeafTestStore,
+  pour: PourStore,
   movement: MovementStore,
   filter: ShelfFilterStore,
 };

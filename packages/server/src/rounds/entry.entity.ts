@@ -3,7 +3,10 @@ import type { EntryInput } from '@wheat-ledger/contract';
 import { Stored } from '../records/stored.entity.js';
 
 /** What is said of an entry beside what it went on, when, and with what. */
-export type EntryDetails = Pick<EntryInput, 'areaM2' | 'waterL' | 'where' | 'by' | 'weather' | 'note' | 'beyondStock'>;
+export type EntryDetails = Pick<
+  EntryInput,
+  'areaM2' | 'waterL' | 'where' | 'minutes' | 'by' | 'weather' | 'note' | 'beyondStock'
+>;
 
 /** What was really done on a day; what was done is its name. */
 @Entity({ tableName: 'log_entry' })

@@ -4,8 +4,11 @@ import { Stored } from '../records/stored.entity.js';
 
 @Entity({ tableName: 'attachment' })
 export class AttachmentEntity extends Stored {
-  @Property({ type: 'uuid', fieldName: 'product_id' })
-  productId!: string;
+  @Property({ type: 'uuid', fieldName: 'product_id', nullable: true })
+  productId: string | null = null;
+
+  @Property({ type: 'uuid', fieldName: 'entry_id', nullable: true })
+  entryId: string | null = null;
 
   @Property({ type: 'text' })
   sha256!: string;

@@ -12,10 +12,12 @@ import {
   type FieldProblem,
 } from '@wheat-ledger/contract';
 import { notFound, ProblemException } from '../common/problems.js';
+import { missingRecords } from '../records/missing.js';
 import { Operations } from '../records/operations.js';
 import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { EntryEntity } from '../rounds/entry.entity.js';
 import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';
 
@@ -34,10 +36,10 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
 
   /** An attachment speaks of bytes that are here, and says of them what they are. */
   protected override async problems(
-    { productId, sha256, type, bytes }: AttachmentInput,
+    { productId, entryId, sha256, type, bytes }: AttachmentInput,
     em: EntityManager,
   ): Promise<readonly FieldProblem[]> {
-    const missing = await missingProducts(em, this.scope.id, [{ path: 'productId', id: productId }]);
+    const missing = await this.missingOwner(em, productId, entryId);
     const content = await em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 });
     const wrong = !content
       ? [{ path: 'sha256', message: 'There are no such bytes here. Send the file first.' }]
@@ -47,12 +49,34 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
     return [...missing, ...wrong];
   }
 
-  protected columns({ productId, name, sha256, type, bytes }: AttachmentInput): Columns {
-    return { own: { productId, name, sha256, type, bytes } };
+  /** It is of a bag or of what was done, of one that is here and not of both. */
+  private async missingOwner(
+    em: EntityManager,
+    productId: string | undefined,
+    entryId: string | undefined,
+  ): Promise<readonly FieldProblem[]> {
+    if (productId && entryId) return [{ path: 'entryId', message: 'Expected a bag or an entry, read both.' }];
+    const products = productId ? [{ path: 'productId', id: productId }] : [];
+    const entries = entryId ? [{ path: 'entryId', id: entryId }] : [];
+    return [
+      ...(await missingProducts(em, this.scope.id, products)),
+      ...(await missingRecords(em, EntryEntity, this.scope.id, entries, 'That entry is not in this log.')),
+    ];
   }
 
-  protected toInput({ productId, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
-    return { productId, name, sha256, type, bytes };
+  protected columns({ productId, entryId, name, sha256, type, bytes }: AttachmentInput): Columns {
+    return { own: { productId: productId ?? null, entryId: entryId ?? null, name, sha256, type, bytes } };
+  }
+
+  protected toInput({ productId, entryId, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
+    return {
+      ...(productId === null ? {} : { productId }),
+      ...(entryId === null ? {} : { entryId }),
+      name,
+      sha256,
+      type,
+      bytes,
+    };
   }
 
   /**

@@ -112,6 +112,8 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('../rounds/EntryEditor')).CorrectEntry }),
         },
         { path: 'rounds/buy', lazy: async () => ({ Component: (await import('../rounds/BuyView')).BuyView }) },
+        { path: 'rounds/can', lazy: async () => ({ Component: (await import('../rounds/CanView')).CanView }) },
+        { path: 'rounds/plant', lazy: async () => ({ Component: (await import('../rounds/PlantView')).PlantView }) },
         { path: 'rounds/dose', lazy: async () => ({ Component: (await import('../rounds/DoseView')).DoseView }) },
         { path: 'claims', lazy: async () => ({ Component: (await import('../claims/ClaimsView')).ClaimsView }) },
         {
@@ -141,6 +143,7 @@ export const router = createBrowserRouter(
         { path: 'claims/new', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).NewClaim }) },
         { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
         { path: 'ledgers', lazy: async () => ({ Component: (await import('../ledgers/LedgersView')).LedgersView }) },
+        { path: 'book/leaf', lazy: async () => ({ Component: (await import('../book/LeafView')).LeafView }) },
         { path: 'book/year', lazy: async () => ({ Component: (await import('../book/PlotYearView')).PlotYearView }) },
         { path: 'book', lazy: async () => ({ Component: (await import('../book/BookView')).BookView }) },
         { path: '*', Component: NoSuchPage },

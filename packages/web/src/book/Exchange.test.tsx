@@ -17,6 +17,8 @@ const FOUND = {
   attachments: 0,
   logEntries: 0,
   harvests: 0,
+  leafTests: 0,
+  pourReadings: 0,
   stockMovements: 0,
   shelfFilters: 0,
   crops: 0,

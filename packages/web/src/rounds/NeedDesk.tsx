@@ -18,6 +18,7 @@ import { useWindowShares } from '../app/useWindowShares';
 import { useShelf } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { Remark } from '../ui/Sheet';
+import { Scoops } from './Scoops';
 
 const ELEMENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const satisfies readonly Nutrient[];
 
@@ -48,6 +49,7 @@ function Answer({
         </b>{' '}
         of {product.name}
         {plot && `, ${weighedWords((perM2.value.mid * plot.areaM2) / 1000, massUnit)} on ${plot.name}`}
+        {plot && <Scoops product={product} kg={(perM2.value.mid * plot.areaM2) / 1000} />}
         <span className="text-faint">
           {by === 'arriving'
             ? ', by what arrives in time'

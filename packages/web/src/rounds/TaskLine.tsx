@@ -12,6 +12,7 @@ import {
 import { useAppSelector } from '../app/store';
 import { FigureButton } from '../ui/FigureButton';
 import { Remark } from '../ui/Sheet';
+import { Scoops } from './Scoops';
 
 const STATE_WORDS = { late: 'not done yet', due: 'today', coming: 'coming', done: 'done' } as const;
 
@@ -27,12 +28,13 @@ function Weighed({ task }: { task: Task }) {
     );
   return (
     <ul>
-      {bagsOf(task).map(({ productId, name, kg }) => (
+      {bagsOf(task).map(({ productId, name, kg }, i) => (
         <li key={productId} className="flex flex-wrap items-baseline gap-x-2">
           <b className="text-lg">
             <FigureButton figure={kg}>{weighedWords(kg.value.mid, massUnit)}</FigureButton>
           </b>
           {name !== task.row.doing.given.name && name}
+          <Scoops product={doing.given.parts[i]?.product} kg={kg.value.mid} />
           {kg.value.low !== kg.value.high && (
             <span className="text-sm text-faint">({formatTrimmedRange(kg.value, 3)} kg)</span>
           )}

@@ -25,6 +25,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { Empty, Failed, Loading, Remark, Sheet } from '../ui/Sheet';
 import { RoundPages } from './RoundPages';
+import { Scoops } from './Scoops';
 import { TaskLine } from './TaskLine';
 import { useTick } from './useTick';
 
@@ -43,7 +44,7 @@ function CarryList({ carrying, shelf }: { carrying: Carrying; shelf: readonly Sh
           return (
             <li key={productId} className="flex items-baseline justify-between gap-2 border-b border-rule py-1">
               <span>
-                {name}
+                {name} <Scoops product={shelf.find((s) => s.record.id === productId)?.product} kg={kg.value.mid} />
                 {left !== undefined && (
                   <span className={`block text-sm ${left < kg.value.mid ? 'text-beet' : 'text-faint'}`}>
                     {weighedWords(Math.max(0, left), massUnit)} on hand{left < kg.value.mid && ': too little'}

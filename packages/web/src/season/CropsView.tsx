@@ -7,7 +7,7 @@ import { analyteName, CROP_LIBRARY, type Crop } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { FormActions } from '../ui/FormActions';
-import { SelectField, TextField } from '../ui/Field';
+import { LongField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { useTakeOut } from '../ui/useTakeOut';
@@ -256,6 +256,16 @@ function CropForm({ record, from }: { record?: CropRecord; from?: string }) {
           hints={hints}
         />
         <ByElement path="removed" title="What the harvest takes away" hint="kg in a tonne" hints={hints} />
+        <FormPart title="A well-fed leaf" hint="a line for each element: N 3–4 %, flag leaf, at heading">
+          <LongField name="tissue" label="Bands of dry matter" rows={3} placeholder={hints.tissue} />
+        </FormPart>
+        <FormPart title="By age" hint="for trees, bushes and vines; a line for each age: 3–4: 600–800 g, 40–120 cm">
+          <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
+            <TextField name="ageGrade" label="Of which grade" placeholder={hints.ageGrade} />
+            <TextField name="ageCap" label="At most in a year" placeholder={hints.ageCap} />
+          </div>
+          <LongField name="ages" label="Years: for each plant, ring from and to" rows={4} placeholder={hints.ages} />
+        </FormPart>
         <TextField name="note" label="Note" />
         {problems.length === 0 && <CropFacts crop={toCrop(plain, record?.id ?? 'new')} />}
       </EditForm>

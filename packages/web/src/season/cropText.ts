@@ -3,11 +3,23 @@ import {
   rangeText,
   Reader,
   whenTyped,
+  type AgeTableInput,
   type CropInput,
   type NutrientRangeInput,
   type ReadText,
 } from '@wheat-ledger/contract';
-import { formatGiven, libraryCrop, parseQuantity, type Crop, type Nutrient } from '@wheat-ledger/core';
+import {
+  formatGiven,
+  libraryCrop,
+  parseAgeRows,
+  parseQuantity,
+  parseTissueBands,
+  printAgeRows,
+  printTissueBands,
+  type Crop,
+  type Nutrient,
+  type ParsedLines,
+} from '@wheat-ledger/core';
 
 /** Elements that have a field of their own. */
 export const CROP_NUTRIENTS = ['N', 'P', 'K', 'Ca', 'Mg', 'S'] as const satisfies readonly Nutrient[];
@@ -27,6 +39,12 @@ export interface CropText {
   rooting: string;
   saltThreshold: string;
   saltSlope: string;
+  /** A line for each element. */
+  tissue: string;
+  ageGrade: string;
+  ageCap: string;
+  /** A line for each row. */
+  ages: string;
   note: string;
 }
 
@@ -44,6 +62,10 @@ export const blankCrop = (basedOn: string): CropText => ({
   rooting: '',
   saltThreshold: '',
   saltSlope: '',
+  tissue: '',
+  ageGrade: '',
+  ageCap: '',
+  ages: '',
   note: '',
 });
 
@@ -65,6 +87,10 @@ export const cropText = (c: CropInput): CropText => ({
   rooting: c.rootingM ? `${rangeText(c.rootingM)} m` : '',
   saltThreshold: plain(c.saltThresholdMsPerCm),
   saltSlope: plain(c.saltSlopePercent),
+  tissue: printTissueBands(c.tissue ?? []),
+  ageGrade: c.ages?.grade ?? '',
+  ageCap: c.ages ? `${formatGiven(c.ages.capG)} g` : '',
+  ages: printAgeRows(c.ages?.rows ?? []),
   note: c.note,
 });
 
@@ -87,6 +113,10 @@ export function cropHints(basedOn: string): CropText {
     rooting: known(rootingM ? `${rangeText(rootingM)} m` : ''),
     saltThreshold: known(plain(salt?.thresholdMsPerCm)),
     saltSlope: known(plain(salt?.slopePercent)),
+    tissue: known(printTissueBands(base?.tissue ?? [])),
+    ageGrade: base?.ages?.grade ?? '10-10-10',
+    ageCap: base?.ages ? `${formatGiven(base.ages.capG)} g` : '2 kg',
+    ages: known(printAgeRows(base?.ages?.rows ?? [])),
   };
 }
 
@@ -105,6 +135,21 @@ export function readCrop(text: CropText): ReadText & { readonly plain: CropInput
       const found = parseQuantity(typed, 'length', 'm');
       return found.ok ? found.value * found.unit.factor : read.refuse(path, found.reason);
     });
+  const lines = <T>(path: 'tissue' | 'ages', parse: (text: string) => ParsedLines<T>): T[] | undefined =>
+    whenTyped(text[path], () => {
+      const found = parse(text[path]);
+      return found.ok ? [...found.rows] : read.refuse(path, found.reason);
+    });
+  const ages = (): AgeTableInput | undefined => {
+    const rows = lines('ages', parseAgeRows);
+    if (!rows) return undefined;
+    const cap =
+      text.ageCap.trim() === ''
+        ? read.refuse('ageCap', 'Expected the most for a plant in a year, such as 2 kg.')
+        : read.canonical('ageCap', text.ageCap, 'mass', 'g');
+    const grade = text.ageGrade.trim() || '10-10-10';
+    return cap === undefined ? undefined : { grade, capG: cap * 1000, rows };
+  };
   const plainInput: CropInput = {
     name: text.name.trim(),
     ...given('basedOn', text.basedOn || undefined),
@@ -118,6 +163,8 @@ export function readCrop(text: CropText): ReadText & { readonly plain: CropInput
     ...given('rootingM', read.range('rooting', text.rooting, 'm')),
     ...given('saltThresholdMsPerCm', number('saltThreshold', text.saltThreshold)),
     ...given('saltSlopePercent', number('saltSlope', text.saltSlope)),
+    ...given('tissue', lines('tissue', parseTissueBands)),
+    ...given('ages', ages()),
     note: text.note.trim(),
   };
   return { plain: plainInput, problems: read.problems };
