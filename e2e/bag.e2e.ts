@@ -21,7 +21,7 @@ test('a photo of the label is attached, shown, taken off and brought back; a pro
   writeFileSync(join(folder, 'front.png'), PNG);
   writeFileSync(join(folder, 'trick.png'), Buffer.concat([Buffer.from('MZ'), Buffer.alloc(400, 1)]));
   const page = await openBag('Quernlow Urea');
-  const input = (await page.waitForSelector('input#attachment'))!;
+  const input = (await page.waitForSelector('input[type=file][accept*="image/jpeg"]'))!;
   await input.uploadFile(join(folder, 'front.png'));
   await expectText(page, '[role=status]', /Attached “front\.png”/);
   await page.waitForFunction(() => {

@@ -28,7 +28,7 @@ async function take(browser, base, view) {
   await page.setViewport(view.viewport ?? DESK);
   const api = async (path) => (await fetch(`${base}/api/v1/${path}`)).json();
   const plots = (await api('plots')).items;
-  const plotId = plots.find((p) => p.name.includes('wheat')).id;
+  const plotId = plots.find((p) => p.name.includes(view.plot ?? 'wheat')).id;
   const settings = { theme: view.theme ?? 'day', plotId, ...view.settings };
   await page.goto(`${base}/api/v1/health`);
   await page.evaluate(

@@ -3,6 +3,22 @@ import { DESK, PAPER, PHONE, printed } from './viewports.mjs';
 
 const tasks = (page) => page.waitForSelector('[data-testid=task]');
 const balance = (page) => page.waitForSelector('[data-testid=balance]');
+const leaf = (page) => page.waitForSelector('[data-testid=leaf]');
+/** Two products in one can, the first at its label's rate. */
+const filled = async (page) => {
+  await page.waitForSelector('select[aria-label="Product 1"] option:nth-child(3)');
+  const names = await page.$$eval('select[aria-label="Product 1"] option', (all) => all.map((o) => [o.value, o.text]));
+  const value = (pattern) => names.find(([, text]) => pattern.test(text))?.[0] ?? names[1][0];
+  await page.select('select[aria-label="Product 1"]', value(/fish|seaweed|liquid/i));
+  await page.type('input[aria-label="Amount 1"]', '50 mL');
+  await page.evaluate(() =>
+    [...document.querySelectorAll('button')].find((b) => /Another product/.test(b.textContent)).click(),
+  );
+  await page.waitForSelector('select[aria-label="Product 2"]');
+  await page.select('select[aria-label="Product 2"]', value(/potash|nitrate|epsom/i));
+  await page.type('input[aria-label="Amount 2"]', '8 g');
+  await page.waitForSelector('[data-testid=can]');
+};
 const DAY = '/rounds?day=2026-05-02';
 
 export const ROUND_VIEWS = [
@@ -23,7 +39,14 @@ export const ROUND_VIEWS = [
     viewport: { ...DESK, height: 1500 },
     steps: [balance],
   },
-  { name: 'cans', path: '/rounds/dose', viewport: { ...DESK, height: 1000 } },
+  { name: 'doses', path: '/rounds/dose', viewport: { ...DESK, height: 1000 } },
+  { name: 'cans', path: '/rounds/can', viewport: { ...DESK, height: 1000 }, steps: [filled] },
+  { name: 'phone-cans', path: '/rounds/can', viewport: { ...PHONE, height: 1500 }, steps: [filled] },
+  { name: 'plants', path: '/rounds/plant', viewport: { ...DESK, height: 1300 }, plot: 'Dahlia' },
+  { name: 'evening-plants', path: '/rounds/plant', theme: 'evening', viewport: { ...DESK, height: 1300 } },
+  { name: 'phone-plants', path: '/rounds/plant', viewport: { ...PHONE, height: 1900 } },
+  { name: 'leaf', path: '/book/leaf', viewport: { ...DESK, height: 1100 }, steps: [leaf] },
+  { name: 'phone-leaf', path: '/book/leaf', viewport: { ...PHONE, height: 1700 }, steps: [leaf] },
 ];
 /** Pictures that are looked at and not kept. */
 export const ROUND_NOT_KEPT = ROUND_VIEWS.map((v) => v.name).filter((name) => name !== 'round' && name !== 'plot-year');

@@ -80,6 +80,20 @@ export const LEAF_TESTS: readonly NamedLeafTest[] = [
     stepPercent: 10,
     note: 'Sample.',
   },
+  {
+    plot: WHEAT,
+    from: '2026-03-15',
+    on: '2026-05-12',
+    part: 'whole shoot',
+    samples: 25,
+    found: [
+      { nutrient: 'N', percent: 3.6 },
+      { nutrient: 'P', percent: 0.28 },
+      { nutrient: 'K', percent: 2.7 },
+    ],
+    stepPercent: 10,
+    note: 'Sample, before heading.',
+  },
 ];
 
 /** What ran through pots of dahlia cuttings. */

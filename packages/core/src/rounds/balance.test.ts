@@ -5,9 +5,10 @@ import { money } from '../quantity/index.js';
 import { bagAs, computeProgramme, libraryCrop } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
 import { balance, buildUp, yearlyBalances } from './balance.js';
-import { materialCost } from './cost.js';
+import { loggedCost, materialCost } from './cost.js';
 import { againstLimits } from './limits.js';
 import { metalMeter } from './metals.js';
+import { waterBrings } from './waterBrings.js';
 import { standing, type LogEntry } from './went.js';
 
 const wheat = libraryCrop('wheat')!;
@@ -136,4 +137,38 @@ test('material costs what its kilograms do, each bag by its own price; one witho
   expect(unitProblems(figure!)).toEqual([]);
   expect(unpriced).toEqual(['Bone meal']);
   expect(materialCost([], 'EUR')).toEqual({ figure: undefined, unpriced: [] });
+});
+
+test('120 mm of water with 8 mg of nitrate N in a litre bring 9.6 kg/ha on top of what went on', () => {
+  const water = waterBrings({ N: 8, Ca: 60 }, { irrigationMm: Array.from({ length: 12 }, () => 10) });
+  expect(water.N!.value.mid).toBeCloseTo(9.6, 9);
+  expect(unitProblems(water.N!)).toEqual([]);
+  const { rows } = balance([entry(featherMeal, 45)], [], 900, water);
+  expect(rows[0]!.brought!.value.mid).toBeCloseTo(65 + 9.6, 9);
+  expect(unitProblems(rows[0]!.brought!)).toEqual([]);
+  // Calcium comes with the water alone.
+  expect(rows.find((r) => r.nutrient === 'Ca')!.brought!.value.mid).toBeCloseTo(72, 9);
+  expect(waterBrings({ N: 8 }, undefined)).toEqual({});
+  expect(waterBrings({}, { irrigationMm: [10] })).toEqual({});
+});
+
+test('18 kg of meal at 1.20, 2.00 of haulage for 100 kg and 90 minutes at 16.00 cost 21.60, 0.36 and 24.00', () => {
+  const meal = bag({
+    ...featherMeal,
+    offers: [{ size: 5, unit: 'kg', price: money('6.00', 'EUR'), seenOn: undefined }],
+    handling: { haulagePer100Kg: 2 },
+  });
+  const entries = [entry(meal, 18, { minutes: 90 }), entry(undefined, 0, { id: 'w' })];
+  const hour = { amount: 16, currency: 'EUR' };
+  const cost = loggedCost(entries, 'EUR', hour);
+  expect(cost.material!.value.mid).toBeCloseTo(21.6, 9);
+  expect(cost.haulage!.value.mid).toBeCloseTo(0.36, 9);
+  expect(cost.work!.value.mid).toBeCloseTo(24, 9);
+  expect(cost.all!.value.mid).toBeCloseTo(45.96, 9);
+  expect(unitProblems(cost.all!)).toEqual([]);
+  expect(cost.untimed).toBe(1);
+  // Without an hour's price, in other money, or untimed, work is not known.
+  expect(loggedCost(entries, 'EUR', undefined)).toMatchObject({ work: undefined, untimed: 0 });
+  expect(loggedCost(entries, 'EUR', { amount: 16, currency: 'USD' }).work).toBeUndefined();
+  expect(loggedCost([entry(meal, 18)], 'EUR', hour).work).toBeUndefined();
 });

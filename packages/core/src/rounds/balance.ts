@@ -1,8 +1,9 @@
-import { constant, difference, literal, product as times, type Figure } from '../figure/index.js';
+import { constant, difference, literal, product as times, sum, type Figure } from '../figure/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
 import { printDay } from '../quantity/index.js';
 import type { Crop } from '../season/index.js';
 import { materialHolds, readIngredients, type Product } from '../shelf/index.js';
+import type { WaterBrings } from './waterBrings.js';
 import { broughtKg, overPlot, standing, wentOn, type LogEntry } from './went.js';
 
 /** What was harvested of a crop. */
@@ -53,17 +54,26 @@ const silent = (entries: readonly LogEntry[], nutrient: Nutrient): readonly stri
 /**
  * What went on a plot less what was taken off it in some time: every entry that stands × its content, less every harvest × its content.
  * @param areaM2 of the plot
+ * @param water what irrigation brings in the time
  * @example balance(entriesOf2026, harvestsOf2026, 900).rows.find((r) => r.nutrient === 'P')?.left?.value.mid // kg P/ha
  */
-export function balance(entries: readonly LogEntry[], harvests: readonly Harvested[], areaM2: number): Balance {
+export function balance(
+  entries: readonly LogEntry[],
+  harvests: readonly Harvested[],
+  areaM2: number,
+  water: WaterBrings = {},
+): Balance {
   const done = standing(entries);
   const rows = BALANCED.map((nutrient): BalanceRow => {
     const name = analyteName(nutrient);
-    const brought = overPlot(
+    const went = overPlot(
       `${name} brought`,
       done.flatMap((e) => broughtKg(e, nutrient)),
       areaM2,
     );
+    const inWater = water[nutrient];
+    const brought =
+      went && inWater ? sum(`${name} brought, with the water`, 'kg/ha', [went, inWater]) : (went ?? inWater);
     const taken = overPlot(
       `${name} taken off`,
       harvests.flatMap((h) => takenKg(h, nutrient)),
@@ -86,11 +96,12 @@ export interface YearBalance extends Balance {
   readonly year: number;
 }
 const yearOf = (day: string): number => Number(day.slice(0, 4));
-/** The balance of each year in which something was done or harvested, the oldest first. */
+/** The balance of each year in which something was done or harvested, the oldest first. @param water what irrigation brings in a usual year */
 export function yearlyBalances(
   entries: readonly LogEntry[],
   harvests: readonly Harvested[],
   areaM2: number,
+  water: WaterBrings = {},
 ): readonly YearBalance[] {
   const done = standing(entries);
   const years = [...new Set([...done, ...harvests].map((x) => yearOf(x.on)))].sort((a, b) => a - b);
@@ -100,6 +111,7 @@ export function yearlyBalances(
       done.filter((e) => yearOf(e.on) === year),
       harvests.filter((h) => yearOf(h.on) === year),
       areaM2,
+      water,
     ),
   }));
 }

@@ -1,3 +1,4 @@
+export { asDone, doneAsProgramme } from './asDone.js';
 export {
   balance,
   type Balance,
@@ -8,7 +9,7 @@ export {
   yearlyBalances,
 } from './balance.js';
 export { CAKED, type CanFill, canOf, type CanRate, canRate, cansFor, isPowder, type Poured } from './can.js';
-export { materialCost, type MaterialCost } from './cost.js';
+export { loggedCost, type LoggedCost, materialCost, type MaterialCost } from './cost.js';
 export { againstLimits, type LimitUse, type PlannedDose } from './limits.js';
 export { metalMeter, type MetalLoad, type MetalMeter, TOPSOIL_KG_PER_HA } from './metals.js';
 export { type LogEntry, standing } from './went.js';
@@ -71,4 +72,5 @@ export {
   type TissueTest,
   USUAL_STEP_PERCENT,
 } from './tissue.js';
+export { waterBrings, type WaterBrings, type WaterHolds } from './waterBrings.js';
 export { inOwnScoop, type InScoops } from './scoop.js';

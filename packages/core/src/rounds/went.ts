@@ -1,7 +1,7 @@
 import { literal, product as times, quotient, sum, type Figure } from '../figure/index.js';
 import { analyteName, type Analyte } from '../nutrient/index.js';
 import { printDay } from '../quantity/index.js';
-import { applied, bagAs, unknownCrop, type Brought, type Season } from '../season/index.js';
+import { applied, bagAs, unknownCrop, type Brought, type Season, type Where } from '../season/index.js';
 import type { Product } from '../shelf/index.js';
 
 /** What was really done, as far as it is reckoned with. */
@@ -17,6 +17,11 @@ export interface LogEntry {
     readonly unit: string;
   }[];
   readonly corrects?: string | undefined;
+  /** The task of a round that it ticked off. */
+  readonly task?: string | undefined;
+  readonly where?: Where['kind'] | undefined;
+  /** That it took. */
+  readonly minutes?: number | undefined;
 }
 /** The entries that stand: what was corrected gives way to what corrects it. @example standing(entries).length */
 export function standing<E extends Pick<LogEntry, 'id' | 'corrects'>>(entries: readonly E[]): readonly E[] {

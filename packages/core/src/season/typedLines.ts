@@ -1,4 +1,4 @@
-import { NUTRIENTS, type Nutrient } from '../nutrient/index.js';
+import { NUTRIENTS } from '../nutrient/index.js';
 import { formatGiven, formatGivenRange, parseQuantityRange, scaleRange, tooLong } from '../quantity/index.js';
 import type { AgeTable, TissueBand } from './crop.js';
 
@@ -68,7 +68,7 @@ const BAND_EXAMPLE = 'N 3–4 %, flag leaf, at heading';
 function band(line: string): TissueBand | string | undefined {
   const [, symbol, range, part = '', when = ''] =
     /^(\w{1,2})\s+([^,]+?)\s*%?\s*(?:,\s*([^,]*))?(?:,\s*(.*))?$/.exec(line) ?? [];
-  const nutrient = NUTRIENTS.find((n) => n === symbol) as Nutrient | undefined;
+  const nutrient = NUTRIENTS.find((n) => n === symbol);
   if (!nutrient || range === undefined) return undefined;
   const read = parseQuantityRange(`${range} %`, 'fraction');
   if (!read.ok) return read.reason;

@@ -111,6 +111,10 @@ export const router = createBrowserRouter(
           path: 'rounds/log/:id/correct',
           lazy: async () => ({ Component: (await import('../rounds/EntryEditor')).CorrectEntry }),
         },
+        {
+          path: 'rounds/log/:id/photos',
+          lazy: async () => ({ Component: (await import('../rounds/EntryPhotos')).EntryPhotos }),
+        },
         { path: 'rounds/buy', lazy: async () => ({ Component: (await import('../rounds/BuyView')).BuyView }) },
         { path: 'rounds/can', lazy: async () => ({ Component: (await import('../rounds/CanView')).CanView }) },
         { path: 'rounds/plant', lazy: async () => ({ Component: (await import('../rounds/PlantView')).PlantView }) },

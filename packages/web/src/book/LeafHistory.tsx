@@ -40,15 +40,21 @@ function pointsOf(tests: readonly Tested[]) {
 export function LeafHistory({ tests }: { tests: readonly Tested[] }) {
   const points = pointsOf(tests);
   const shown = LINES.filter(([n]) => points.some((p) => n in p));
+  if (points.length < 2) return <p className="text-faint">From the second test on they are drawn.</p>;
   if (shown.length === 0)
     return <p className="text-faint">No band is known of what was tested: nothing can be drawn.</p>;
   const span = 40 * 86_400_000;
   const words = shown.map(([n]) => analyteName(n)).join(', ');
   return (
     <figure>
-      <figcaption className="text-sm text-faint">
-        Where each stood in its band: 0 is the low edge, 100 the high one; the band is shaded.{' '}
-        {shown.map(([n, , dash]) => `${analyteName(n)} ${dash === '' ? 'drawn through' : 'dashed'}`).join(', ')}.
+      <figcaption className="flex flex-wrap gap-x-4 text-sm text-faint">
+        <span>Where each stood in its band: 0 is the low edge, 100 the high one; the band is shaded.</span>
+        {shown.map(([n, colour]) => (
+          <span key={n} className="flex items-center gap-1.5">
+            <span className="size-2.5 rounded-full" style={{ background: colour }} />
+            {analyteName(n)}
+          </span>
+        ))}
       </figcaption>
       <div className="h-48" role="img" aria-label={`${points.length} tests of ${words}`}>
         <ResponsiveContainer width="100%" height="100%">
@@ -59,11 +65,13 @@ export function LeafHistory({ tests }: { tests: readonly Tested[] }) {
               dataKey="day"
               type="number"
               domain={[`dataMin - ${span}`, `dataMax + ${span}`]}
+              ticks={points.map((p) => p.day)}
               tickFormatter={(day: number) => printDay(new Date(day).toISOString().slice(0, 10)).replace(/^\d+ /, '')}
             />
             <YAxis
               {...EDGE}
               width={44}
+              ticks={[0, 50, 100]}
               domain={[(min: number) => Math.min(-25, Math.floor(min)), (max: number) => Math.max(125, Math.ceil(max))]}
             />
             <ReferenceArea y1={0} y2={100} fill="var(--moss)" fillOpacity={0.18} />

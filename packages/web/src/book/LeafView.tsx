@@ -28,10 +28,10 @@ import { LeafHistory } from './LeafHistory';
 import { usePlotYears } from './usePlotYears';
 
 const STANDING_WORDS = {
-  below: 'below the band',
-  within: 'within the band',
-  above: 'above the band',
-  unknown: 'no band is known',
+  below: 'below it',
+  within: 'within it',
+  above: 'above it',
+  unknown: 'no band known',
 } as const;
 
 /** Next year's rate of one element, by what went on this year. */
@@ -47,9 +47,9 @@ function NextRate({ result, year }: { result: TissueResult; year: YearBalance | 
     <>
       {step}
       {next && next.value.mid > 0 && (
-        <>
-          : <FigureButton figure={next}>{formatTrimmedRange(next.value, 3)} kg/ha</FigureButton>
-        </>
+        <span className="whitespace-nowrap">
+          : <FigureButton figure={next}>{formatTrimmedRange(next.value, 2)} kg/ha</FigureButton>
+        </span>
       )}
     </>
   );

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { HarvestRecord, PlotRecord } from '@wheat-ledger/contract';
-import { yearlyBalances, type Harvested, type YearBalance } from '@wheat-ledger/core';
+import { waterBrings, yearlyBalances, type Harvested, type WaterHolds, type YearBalance } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { useLogged, type Logged } from '../app/useLogged';
 import { useGround } from '../app/usePlans';
@@ -17,6 +17,13 @@ export interface PlotYears {
   readonly isLoading: boolean;
   /** Why it cannot be had. */
   readonly error: unknown;
+}
+
+/** What the analysis of a plot's water names. */
+function waterHolds(plot: PlotRecord | undefined): WaterHolds {
+  const { nitrateNMgPerL: N, calciumMgPerL: Ca, magnesiumMgPerL: Mg } = plot?.water ?? {};
+  const named = Object.entries({ N, Ca, Mg }).filter(([, mg]) => mg !== undefined && mg !== null);
+  return Object.fromEntries(named);
 }
 
 /** The log and the harvests of a plot, with what they come to in each year. */
@@ -36,6 +43,7 @@ export function usePlotYears(plot: PlotRecord | undefined): PlotYears {
       here.map((l) => l.entry),
       harvested,
       plot?.areaM2 ?? 1,
+      waterBrings(waterHolds(plot), plot?.climate),
     );
     return { all, here, harvests, years, shelf, isLoading, error };
   }, [all, harvests, ground, shelf, plot, isLoading, error]);

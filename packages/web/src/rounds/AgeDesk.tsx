@@ -63,7 +63,7 @@ function Answer({
         <b className="text-lg">{formatTrimmedRange({ low, mid, high }, 3)} g</b> a plant and year
         {scoops && <>, {scoops.words}</>}; on its {formatTrimmed(area, 2)} m² of ring that is{' '}
         {formatTrimmed(mid / area, 2)} g/m².
-        {plants !== undefined && (
+        {plants !== undefined && plants > 1 && (
           <>
             {' '}
             For {formatGiven(plants)}: <b>{weighedWords((mid * plants) / 1000, massUnit)}</b>.

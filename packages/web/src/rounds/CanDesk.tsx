@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Plus, Trash2 } from 'lucide-react';
 import {
   analyteName,
@@ -83,19 +83,18 @@ function Held({ can, litres }: { can: CanFill; litres: number }) {
     <div data-testid="can" className="mt-3">
       {strength && (
         <p>
-          <b className="text-lg">
-            {formatTrimmedRange(
-              strength.contents.find((c) => c.nutrient === 'N')?.mgPerL ?? { low: 0, mid: 0, high: 0 },
-              3,
-            )}{' '}
-            mg N/L
-          </b>
+          A litre holds{' '}
           {strength.contents
-            .filter((c) => c.nutrient !== 'N' && SHOWN.includes(c.nutrient))
-            .map((c) => `, ${formatTrimmedRange(c.mgPerL, 3)} ${analyteName(c.nutrient)}`)
-            .join('')}{' '}
-          <span className="text-faint">(mg/L, which is ppm)</span>; it adds{' '}
-          <b>{formatTrimmedRange(strength.ec, 2)} mS/cm</b> to the water
+            .filter((c) => SHOWN.includes(c.nutrient))
+            .map((c, i) => (
+              <Fragment key={c.nutrient}>
+                {i > 0 && ', '}
+                <b className={i === 0 ? 'text-lg' : ''}>{formatTrimmedRange(c.mgPerL, 3)} mg</b>{' '}
+                {analyteName(c.nutrient)}
+              </Fragment>
+            ))}{' '}
+          <span className="text-faint">(mg/L is ppm)</span>; it adds <b>{formatTrimmedRange(strength.ec, 2)} mS/cm</b>{' '}
+          to the water
           {strength.ecWithout.length > 0 && ` at least, as ${strength.ecWithout.join(', ')} give no figure`}. In the can
           are {formatTrimmed(can.grams, 3)} g: twice the water at this strength would be twice the dose.
         </p>
@@ -147,8 +146,8 @@ export function CanDesk() {
       <Fields>
         <Typing label="The can holds" typed={can} className="w-32" />
         <Typing label="For all plants" typed={round} className="w-32" />
-        <label className="w-44">
-          <span className="block text-sm text-faint">Where a label is silent, mg N/L</span>
+        <label className="w-32">
+          <span className="block text-sm text-faint">Wanted, mg N/L</span>
           <input
             className="field !w-24"
             value={wanted}

@@ -132,6 +132,7 @@ function EntryForm({ start, corrects }: { start: EntryInput; corrects?: EntryRec
             <SelectField name="where" label="Where it went" options={WHERE} />
             <TextField name="area" label="Ground it went on, m²" inputMode="decimal" placeholder="all of it" />
             <TextField name="water" label="Water with it, L" inputMode="decimal" />
+            <TextField name="minutes" label="Minutes it took" inputMode="numeric" placeholder="40" />
             <TextField name="by" label="Who did it" />
             <TextField name="weather" label="Weather" placeholder="cool, still" />
             <TextField

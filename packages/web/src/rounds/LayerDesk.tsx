@@ -1,13 +1,13 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import {
   bagsFor,
   baleLitres,
   byParts,
-  formatTrimmed,
   formatTrimmedRange,
   layerLitres,
   literal,
   parseNumber,
+  type Figure,
 } from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import { Choice, Desk, Fields, Typing, useTyped } from './desk';
@@ -19,67 +19,21 @@ function partsOf(text: string): readonly number[] | undefined {
   return parts.length === read.length && parts.length > 1 ? parts : undefined;
 }
 
-/** A layer on a bed, or parts of a mix, in litres, bags and bales. */
-export function LayerDesk() {
-  const [how, setHow] = useState<'layer' | 'parts'>('layer');
+/** So many litres in bags or bales. @param children the fields that say how many litres */
+function InPackages({ wanted, children }: { wanted: Figure | undefined; children: ReactNode }) {
   const [sold, setSold] = useState<'bag' | 'bale'>('bag');
   const [expansion, setExpansion] = useState('');
-  const [parts, setParts] = useState('1 to 3');
-  const ground = useTyped('8 m²', 'area', 'm²');
-  const thickness = useTyped('2 cm', 'length', 'm');
-  const all = useTyped('80 L', 'volume', 'L');
   const size = useTyped('40 L', 'volume', 'L');
-  const read = partsOf(parts);
   const grown = parseNumber(expansion);
-  const layer =
-    ground.value !== undefined && thickness.value !== undefined
-      ? layerLitres(ground.value, thickness.value)
-      : undefined;
-  const ofFirst = read && all.value !== undefined ? byParts(read, all.value)[0] : undefined;
-  const wanted =
-    how === 'layer'
-      ? layer
-      : ofFirst === undefined
-        ? undefined
-        : literal('the first part of the mix', ofFirst, 'L', 'chosen', 'typed beside it');
-  const held =
-    size.value === undefined
-      ? undefined
-      : sold === 'bale'
-        ? baleLitres(size.value, grown.ok && grown.value > 0 ? grown.value : undefined)
-        : literal('the bag', size.value, 'L', 'label', 'typed beside it');
+  const own = grown.ok && grown.value > 0 ? grown.value : undefined;
+  const bale = sold === 'bale' && size.value !== undefined ? baleLitres(size.value, own) : undefined;
+  const bag = size.value === undefined ? undefined : literal('the bag', size.value, 'L', 'label', 'typed beside it');
+  const held = bale ?? bag;
   const count = wanted && held && bagsFor(wanted.value, held.value);
   return (
-    <Desk title="How many bags for a layer or a mix?">
+    <>
       <Fields>
-        <Choice
-          label="Given as"
-          value={how}
-          onChoose={setHow}
-          options={[
-            ['layer', 'a layer on a bed'],
-            ['parts', 'parts of a mix'],
-          ]}
-        />
-        {how === 'layer' ? (
-          <>
-            <Typing label="Bed" typed={ground} className="w-28" />
-            <Typing label="Thick" typed={thickness} className="w-24" />
-          </>
-        ) : (
-          <>
-            <label className="w-32">
-              <span className="block text-sm text-faint">Parts, it first</span>
-              <input
-                className="field"
-                value={parts}
-                onChange={(e) => setParts(e.target.value)}
-                aria-invalid={read === undefined}
-              />
-            </label>
-            <Typing label="Of all" typed={all} className="w-28" />
-          </>
-        )}
+        {children}
         <Choice
           label="It comes in"
           value={sold}
@@ -102,32 +56,84 @@ export function LayerDesk() {
           </label>
         )}
       </Fields>
-      {how === 'parts' && read === undefined && (
-        <p className="mt-2 text-beet">Read “{parts}”, expected parts such as 1 to 3.</p>
-      )}
-      {wanted && (
+      {wanted && count && (
         <p className="mt-2" data-testid="layer">
-          {count && (
+          <b className="text-lg">
+            {count.least === count.most ? count.most : `${count.least}–${count.most}`} {sold}
+            {count.most === 1 ? '' : 's'}
+          </b>{' '}
+          for <FigureButton figure={wanted}>{formatTrimmedRange(wanted.value, 3)} L</FigureButton>
+          {bale && (
             <>
-              <b className="text-lg">
-                {count.least === count.most ? count.most : `${count.least}–${count.most}`}{' '}
-                {sold === 'bale' ? (count.most === 1 ? 'bale' : 'bales') : count.most === 1 ? 'bag' : 'bags'}
-              </b>{' '}
-              for{' '}
+              ; one comes to <FigureButton figure={bale}>{formatTrimmedRange(bale.value, 3)} L</FigureButton> when loose
             </>
           )}
-          <FigureButton figure={wanted}>{formatTrimmedRange(wanted.value, 3)} L</FigureButton>
-          {sold === 'bale' && held && (
-            <>
-              ; a bale comes to <FigureButton figure={held}>{formatTrimmedRange(held.value, 3)} L</FigureButton> when
-              loose
-            </>
-          )}
-          {how === 'layer' && thickness.value !== undefined && (
-            <span className="text-faint"> · {formatTrimmed(thickness.value * 1000, 3)} L on each m²</span>
-          )}
+          .
         </p>
       )}
+    </>
+  );
+}
+
+/** Litres of a layer on a bed. */
+function Layer({ children }: { children: ReactNode }) {
+  const ground = useTyped('8 m²', 'area', 'm²');
+  const thickness = useTyped('2 cm', 'length', 'm');
+  const { value: m2 } = ground;
+  const { value: m } = thickness;
+  return (
+    <InPackages wanted={m2 !== undefined && m !== undefined ? layerLitres(m2, m) : undefined}>
+      {children}
+      <Typing label="Bed" typed={ground} className="w-24" />
+      <Typing label="Thick" typed={thickness} className="w-24" />
+    </InPackages>
+  );
+}
+
+/** Litres of the first of the parts of a mix. */
+function Parts({ children }: { children: ReactNode }) {
+  const [parts, setParts] = useState('1 to 3');
+  const all = useTyped('80 L', 'volume', 'L');
+  const read = partsOf(parts);
+  const first = read && all.value !== undefined ? byParts(read, all.value)[0] : undefined;
+  const wanted =
+    first === undefined ? undefined : literal('this part of the mix', first, 'L', 'chosen', 'typed beside it');
+  return (
+    <InPackages wanted={wanted}>
+      {children}
+      <label className="w-36">
+        <span className="block text-sm text-faint">Parts, this one first</span>
+        <input
+          className="field"
+          value={parts}
+          onChange={(e) => setParts(e.target.value)}
+          aria-invalid={read === undefined}
+        />
+        {!read && <span className="block text-sm text-beet">Read “{parts}”, expected parts such as 1 to 3.</span>}
+      </label>
+      <Typing label="Of all" typed={all} className="w-24" />
+    </InPackages>
+  );
+}
+
+/** A layer on a bed, or parts of a mix, in litres, bags and bales. */
+export function LayerDesk() {
+  const [how, setHow] = useState<'layer' | 'parts'>('layer');
+  const Given = how === 'layer' ? Layer : Parts;
+  return (
+    <Desk title="How many bags for a layer or a mix?">
+      <Given>
+        <Choice
+          label="Given as"
+          value={how}
+          onChoose={setHow}
+          className="w-40"
+          options={[
+            ['layer', 'a layer on a bed'],
+            ['parts', 'parts of a mix'],
+          ]}
+        />
+      </Given>
     </Desk>
   );
 }

@@ -26,15 +26,18 @@ function EntryLine({
   stands,
   plot,
   nameOf,
+  photos,
 }: {
   entry: EntryRecord;
   stands: boolean;
   plot: string;
   nameOf: (id: string) => string;
+  photos: number;
 }) {
   const how = [
     entry.where && WHERE_WORDS[entry.where],
     entry.areaM2 !== undefined && `${formatGiven(Number(entry.areaM2.toPrecision(4)))} m²`,
+    entry.minutes !== undefined && `${formatGiven(entry.minutes)} min`,
     entry.waterL !== undefined && `${formatGiven(entry.waterL)} L of water`,
     entry.by && `by ${entry.by}`,
     entry.weather,
@@ -52,12 +55,16 @@ function EntryLine({
         {entry.corrects && <span className="ml-2 text-sm text-faint">corrects an earlier entry</span>}
         {how.length > 0 && <span className="block text-sm text-faint">{how.join(' · ')}</span>}
       </td>
-      <td className="no-print">
+      <td className="no-print whitespace-nowrap">
         {stands && (
           <Link to={`/rounds/log/${entry.id}/correct`} className="plain">
             Correct
           </Link>
-        )}
+        )}{' '}
+        <Link to={`/rounds/log/${entry.id}/photos`} className="plain">
+          {photos === 0 ? 'Photos' : `${photos} ${photos === 1 ? 'photo' : 'photos'}`}
+          <span className="sr-only"> of {entry.what}</span>
+        </Link>
       </td>
     </tr>
   );
@@ -66,6 +73,7 @@ function EntryLine({
 /** What was really done, the newest first. */
 export function LogView() {
   const { records, isLoading, error } = useRecords('entry');
+  const { records: photos } = useRecords('attachment');
   const { plots } = usePlot();
   const { shelf } = useShelfWith(records.flatMap((e) => e.items.map((i) => i.productId)));
   const [plotId, setPlotId] = useState('');
@@ -139,6 +147,7 @@ export function LogView() {
                 stands={stand.has(entry.id)}
                 plot={plotName(entry.plotId)}
                 nameOf={nameOf}
+                photos={photos.filter((p) => p.entryId === entry.id).length}
               />
             ))}
           </tbody>

@@ -25,9 +25,9 @@ import { PourChart } from './PourChart';
 import { Desk, Fields } from './desk';
 
 const ADVICE_WORDS: Readonly<Record<PourAdvice, string>> = {
-  feed: 'feed it',
-  flush: 'flush it with water',
-  leave: 'leave it',
+  feed: 'Feed it',
+  flush: 'Flush it with water',
+  leave: 'Leave it',
 };
 
 /** One line to write a reading down. */
@@ -120,8 +120,8 @@ export function PotDesk() {
     >
       {last && (
         <p data-testid="pour">
-          <b className="text-lg first-letter:uppercase">{ADVICE_WORDS[last.advice]}</b>:{' '}
-          {formatTrimmed(readings.at(-1)?.ecMsPerCm ?? 0, 3)} mS/cm ran through on {printDay(readings.at(-1)?.on ?? '')}
+          <b className="text-lg">{ADVICE_WORDS[last.advice]}</b>: {formatTrimmed(readings.at(-1)?.ecMsPerCm ?? 0, 3)}{' '}
+          mS/cm ran through on {printDay(readings.at(-1)?.on ?? '')}
           {last.perWeek !== undefined &&
             `, ${formatFixed(Math.abs(last.perWeek), 2)} ${last.perWeek < 0 ? 'less' : 'more'} a week than before`}
           {last.pHWords !== '' && `; ${last.pHWords}`}.
@@ -136,7 +136,7 @@ export function PotDesk() {
               <span>
                 <b>{formatGiven(r.ecMsPerCm)} mS/cm</b>
                 {r.pH !== undefined && r.pH !== null && `, pH ${formatGiven(r.pH)}`}:{' '}
-                {ADVICE_WORDS[verdicts[verdicts.length - 1 - i]?.advice ?? 'leave']}
+                {ADVICE_WORDS[verdicts[verdicts.length - 1 - i]?.advice ?? 'leave'].toLowerCase()}
                 {r.note && <span className="text-faint"> · {r.note}</span>}
               </span>
               <button

@@ -35,7 +35,7 @@ export const Desk = ({ title, children, picture }: { title: string; children: Re
   <section className="border-b border-rule py-4">
     <h2 className="mb-2 text-lg">{title}</h2>
     <div className="flex flex-wrap items-start gap-6">
-      <div className="min-w-0 flex-1">{children}</div>
+      <div className="min-w-0 flex-1 basis-80">{children}</div>
       {picture}
     </div>
   </section>

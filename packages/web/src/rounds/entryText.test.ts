@@ -11,6 +11,7 @@ const kept: EntryInput = {
   items: [{ productId: ID, amount: 3.5, unit: 'kg', lot: 'A1' }],
   areaM2: 450,
   waterL: 20,
+  minutes: 45,
   where: 'wateredIn',
   by: 'Wren',
   weather: '4 mm of rain',
@@ -27,7 +28,7 @@ test('a kept entry typed again is the same, and valid', () => {
 });
 
 test('amounts are typed as people type them; blank rows are left out, half rows refused', () => {
-  const text = { ...entryText(kept), area: '450 m²', water: '20 l' };
+  const text = { ...entryText(kept), area: '450 m²', water: '20 l', minutes: '45 min' };
   const item = { productId: ID, amount: '2 lb 4 oz', lot: '' };
   const read = readEntry({
     ...text,
@@ -37,7 +38,7 @@ test('amounts are typed as people type them; blank rows are left out, half rows 
   expect(read.plain.items[0]!.amount).toBeCloseTo(2.25, 6);
   expect(read.plain.items[0]!.unit).toBe('lb');
   expect(read.problems.map((p) => p.path)).toEqual(['items.2.productId', 'items.3.amount']);
-  expect(read.plain).toMatchObject({ areaM2: 450, waterL: 20 });
+  expect(read.plain).toMatchObject({ areaM2: 450, waterL: 20, minutes: 45 });
 });
 
 test('a plot and a day are asked for', () => {

@@ -27,6 +27,7 @@ export interface EntryText {
   /** L. */
   water: string;
   where: string;
+  minutes: string;
   by: string;
   weather: string;
   note: string;
@@ -47,6 +48,7 @@ export const entryText = (e: EntryInput): EntryText => ({
   area: typedNumber(e.areaM2),
   water: typedNumber(e.waterL),
   where: e.where ?? '',
+  minutes: typedNumber(e.minutes),
   by: e.by,
   weather: e.weather,
   note: e.note,
@@ -67,8 +69,8 @@ export function readEntry(
   const read = new Reader();
   if (text.plotId === '') read.refuse('plotId', 'Expected the plot it went on.');
   const items = rowsWith(text.items, (r) => r.productId !== '' || r.amount.trim() !== '');
-  const number = (path: 'area' | 'water'): number | undefined =>
-    whenTyped(text[path], () => read.number(path, text[path].replace(/\s*(m²|m2|l|litres?)$/i, '')));
+  const number = (path: 'area' | 'water' | 'minutes'): number | undefined =>
+    whenTyped(text[path], () => read.number(path, text[path].replace(/\s*(m²|m2|l|litres?|min(?:utes?)?)$/i, '')));
   const bags = items.flatMap(([item, i]) => readItem(read, item, i) ?? []);
   const what = text.what.trim();
   const plain: EntryInput = {
@@ -81,6 +83,7 @@ export function readEntry(
     ...given('areaM2', number('area')),
     ...given('waterL', number('water')),
     ...given('where', text.where === '' ? undefined : (text.where as Where['kind'])),
+    ...given('minutes', number('minutes')),
     by: text.by.trim(),
     weather: text.weather.trim(),
     note: text.note.trim(),

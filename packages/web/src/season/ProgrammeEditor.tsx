@@ -4,6 +4,7 @@ import { useWatch } from 'react-hook-form';
 import { ProgrammeInput, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
 import {
   computeProgramme,
+  datesOf,
   formatTrimmed,
   midSupply,
   printDay,
@@ -47,6 +48,7 @@ import { SiteStrips } from './SiteStrips';
 import { SplitPart } from './SplitPart';
 import { putSplit, scaleAll, splittable, useMoves } from './useMoves';
 import { useAdvice, useSoilNitrogen } from './useSoilNitrogen';
+import { useFollowed } from './useFollowed';
 import { WeekTable } from './WeekTable';
 import { YearsPart } from './YearsPart';
 import { useDoings } from '../app/useDoings';
@@ -90,13 +92,16 @@ function ProgrammeForm({
   const { doings, shelf, recipes } = useDoings(applications);
   const site = useSiteIn(plot, open);
   const on = useMemo(() => dosedPlot(plot), [plot]);
-  const inNumbers = useMemo(
-    () => computeProgramme(doings, on, open.season, siteSoilTemperature(site, open.season.from, YEAR)),
-    [doings, on, open, site],
-  );
+  const warmth = useMemo(() => siteSoilTemperature(site, open.season.from, YEAR), [site, open]);
+  const inNumbers = useMemo(() => computeProgramme(doings, on, open.season, warmth), [doings, on, open, warmth]);
+  const [fruitSet] = datesOf({ kind: 'stage', stage: 'half' }, open.season, warmth) ?? [];
+  const followed = useFollowed(inNumbers, doings, record?.id, open, on, warmth);
   const advice = useAdvice(plot.id);
   const soil = useSoilNitrogen(plot, open.season.from);
-  const planned = useMemo((): Planned => ({ doings, plot: on, site, soil }), [doings, on, site, soil]);
+  const planned = useMemo(
+    (): Planned => ({ doings: followed.doings, plot: on, site, soil }),
+    [followed.doings, on, site, soil],
+  );
   const options = useMemo(
     (): readonly Option[] => [
       ...shelf.map((s) => ({ value: `product ${s.record.id}`, text: s.product.name })),
@@ -115,7 +120,7 @@ function ProgrammeForm({
   const known = usePlotKnown(plot);
   const chart = useRef<HTMLDivElement>(null);
   // The drawing follows while a mark is dragged: one run of the model at a time, the latest there is.
-  const drawn = useDeferredValue(inNumbers);
+  const drawn = useDeferredValue(followed.inNumbers);
   const days = useMemo(() => siteDays(site), [site]);
   const release = useMemo(() => programmeRelease(drawn, site, days, soil), [drawn, site, days, soil]);
   const weeks = useMemo(() => programmeWeeks(release, open.season.from), [release, open]);
@@ -143,6 +148,17 @@ function ProgrammeForm({
             ))}
           </span>
         </div>
+        {followed.can && (
+          <label className="no-print mb-1 flex items-center gap-1.5 text-[0.9375rem]">
+            <input
+              type="checkbox"
+              className="size-4 accent-wheat"
+              checked={followed.follows}
+              onChange={(e) => followed.setFollows(e.target.checked)}
+            />
+            As it was logged up to today, and as it is planned from then on
+          </label>
+        )}
         <p className="mb-1" data-testid="weeks-sentence">
           {weeksSentence(weeks)}
         </p>
@@ -178,7 +194,7 @@ function ProgrammeForm({
         <div className="no-print">
           <FormPart title="What is given">
             <TextField name="name" label="Name of the programme" className="max-w-96" />
-            <ProgrammeRows options={options} bench={onBench} need={need} />
+            <ProgrammeRows options={options} bench={onBench} need={need} fruitSet={fruitSet} />
           </FormPart>
         </div>
         <GivenOnPaper

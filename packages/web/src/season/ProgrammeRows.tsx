@@ -1,6 +1,18 @@
+import { Fragment } from 'react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { Plus, Trash2 } from 'lucide-react';
-import { formatTrimmed, type Product } from '@wheat-ledger/core';
+import {
+  asSchool,
+  formatTrimmed,
+  parseAmount,
+  parseWhen,
+  printAmount,
+  printWhen,
+  SCHOOL_WORDS,
+  SCHOOLS,
+  type Application,
+  type Product,
+} from '@wheat-ledger/core';
 import { SelectField, TextField, type Option } from '../ui/Field';
 import { Empty } from '../ui/Sheet';
 import { blankDoing, DEPTH_LABELS, WHERES, type ProgrammeText } from './programmeText';
@@ -9,7 +21,43 @@ import { rateText } from './useMoves';
 /** Two columns of a row's six on a wide screen. */
 const WIDE = 'col-span-2';
 
-function Row({ index, options, onRemove }: { index: number; options: readonly Option[]; onRemove: () => void }) {
+/** Other ways of giving the same total, for a row that is given again and again. */
+function Schools({ at, fruitSet }: { at: number; fruitSet: string | undefined }) {
+  const { control, setValue } = useFormContext<ProgrammeText>();
+  const { amount: amountText, when: whenText } = useWatch({ control, name: `applications.${at}` });
+  const [amount, when] = [parseAmount(amountText), parseWhen(whenText)];
+  if (!amount.ok || !when.ok || when.when.kind !== 'repeat') return null;
+  const now: Application = { amount: amount.amount, when: when.when, where: { kind: 'surface' }, part: { share: 1 } };
+  const others = SCHOOLS.map((school) => ({ school, then: asSchool(now, school, fruitSet) })).filter(
+    ({ then }) => printWhen(then.when) !== printWhen(now.when),
+  );
+  const take = (then: Application): void => {
+    const options = { shouldDirty: true, shouldValidate: true };
+    setValue(`applications.${at}.amount`, printAmount(then.amount), options);
+    setValue(`applications.${at}.when`, printWhen(then.when), options);
+  };
+  return (
+    <p className="col-span-full text-sm text-faint">
+      The same in all, but{' '}
+      {others.map(({ school, then }, i) => (
+        <Fragment key={school}>
+          {i > 0 && ', '}
+          <button type="button" className="plain" title={printAmount(then.amount)} onClick={() => take(then)}>
+            {SCHOOL_WORDS[school]}
+          </button>
+        </Fragment>
+      ))}
+    </p>
+  );
+}
+
+interface RowProps {
+  readonly index: number;
+  readonly options: readonly Option[];
+  readonly fruitSet: string | undefined;
+  readonly onRemove: () => void;
+}
+function Row({ index, options, fruitSet, onRemove }: RowProps) {
   const { control } = useFormContext<ProgrammeText>();
   const row = useWatch({ control, name: `applications.${index}` });
   const depth = DEPTH_LABELS[row.where];
@@ -34,6 +82,7 @@ function Row({ index, options, onRemove }: { index: number; options: readonly Op
           )}
           <TextField name={`${at}.share`} label="On how much" placeholder="all" />
           <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
+          <Schools at={index} fruitSet={fruitSet} />
         </div>
         <button type="button" className="plain no-print mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
           <Trash2 size={17} aria-hidden="true" />
@@ -49,9 +98,11 @@ interface ProgrammeRowsProps {
   /** Bags on the bench that bring nitrogen, and what the crop needs of it, kg/ha. */
   readonly bench: readonly Product[];
   readonly need: number | undefined;
+  /** The day its fruit sets, where that is known. */
+  readonly fruitSet: string | undefined;
 }
 /** The rows of a programme, to be added to and taken from. */
-export function ProgrammeRows({ options, bench, need }: ProgrammeRowsProps) {
+export function ProgrammeRows({ options, bench, need, fruitSet }: ProgrammeRowsProps) {
   const { control } = useFormContext<ProgrammeText>();
   const { fields, append, remove } = useFieldArray({ control, name: 'applications' });
   return (
@@ -61,7 +112,7 @@ export function ProgrammeRows({ options, bench, need }: ProgrammeRowsProps) {
       )}
       <ol>
         {fields.map((field, i) => (
-          <Row key={field.id} index={i} options={options} onRemove={() => remove(i)} />
+          <Row key={field.id} index={i} options={options} fruitSet={fruitSet} onRemove={() => remove(i)} />
         ))}
       </ol>
       <div className="mt-3 flex flex-wrap items-center gap-3">

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
 import { inputOf, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
-import { printDay } from '@wheat-ledger/core';
+import { doneAsProgramme, printDay } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { useSeasons, useSiteIn, type ChosenSeason } from '../app/seasons';
 import { useDoings, useProgrammeNumbers } from '../app/useDoings';
@@ -13,6 +13,7 @@ import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { usePlotPage } from '../ui/usePlotPage';
 import { CompareProgrammes, type Candidate } from './CompareProgrammes';
+import { useSeasonLog } from './useFollowed';
 
 interface ProgrammeLineProps {
   readonly plot: PlotRecord;
@@ -72,9 +73,8 @@ const WATER: Candidate = {
   doings: [],
 };
 const NOTHING: Candidate = { id: 'nothing', name: 'Nothing', doings: [] };
-const READY = [NOTHING, WATER];
 
-/** The chosen programmes of one season side by side, with nothing given and water only at hand. */
+/** The chosen programmes of one season side by side, with nothing given, water only and what was done at hand. */
 function Comparison({
   plot,
   open,
@@ -95,15 +95,27 @@ function Comparison({
       return { id: p.id, name: p.name, doings: own };
     });
   }, [programmes, doings]);
+  const entries = useSeasonLog(open.record.id);
+  const groundM2 = plot.areaM2 * open.season.share;
+  const offered = useMemo(
+    (): readonly Candidate[] => [
+      NOTHING,
+      WATER,
+      ...(entries.length > 0
+        ? [{ id: 'done', name: 'What was done', doings: doneAsProgramme(entries, groundM2) }]
+        : []),
+    ],
+    [entries, groundM2],
+  );
   const [ready, setReady] = useState<readonly string[]>([]);
   const compared = useMemo(
-    () => [...candidates, ...READY.filter((r) => ready.includes(r.id))].slice(0, MOST_COMPARED),
-    [candidates, ready],
+    () => [...candidates, ...offered.filter((r) => ready.includes(r.id))].slice(0, MOST_COMPARED),
+    [candidates, offered, ready],
   );
   return (
     <section className="mt-6">
       <div className="no-print mb-2 flex flex-wrap gap-4 text-[0.9375rem]">
-        {READY.map((r) => (
+        {offered.map((r) => (
           <label key={r.id} className="flex items-center gap-1.5">
             <input
               type="checkbox"

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { toProduct, type AttachmentRecord, type JournalRecord, type ProductRecord } from '@wheat-ledger/contract';
 import { idOf, productNamed, show } from '../../test/show';
 import { api } from '../app/api';
-import { Attachments } from './Attachments';
+import { Attachments } from '../ui/Attachments';
 import { ElementsView } from './ElementsView';
 import { KitchenView } from './KitchenView';
 import { LabelMargin } from './LabelMargin';
@@ -129,6 +129,7 @@ test('a kitchen extract answers while typing, says what limits it, and what was 
   expect(screen.queryByTestId('kitchen')).toBeNull();
 });
 
+const LABEL = { title: 'Photos and papers', hint: 'of the label', unsaved: 'Save the bag first.' };
 const photo: AttachmentRecord = {
   ...KEPT,
   id: idOf(801),
@@ -140,7 +141,7 @@ const photo: AttachmentRecord = {
 };
 
 test('photos of this bag are shown and of no other; a file too large is refused before it is sent', async () => {
-  await show(<Attachments productId={hen.id} />, {
+  await show(<Attachments owner={{ productId: hen.id }} {...LABEL} />, {
     records: {
       attachment: [photo, { ...photo, id: idOf(802), productId: idOf(1), name: 'other.pdf', type: 'application/pdf' }],
     },
@@ -169,13 +170,13 @@ test('what the server refuses is told in its words', async () => {
         { status: 415, headers: { 'content-type': 'application/problem+json' } },
       ),
   );
-  await show(<Attachments productId={hen.id} />);
+  await show(<Attachments owner={{ productId: hen.id }} {...LABEL} />);
   await userEvent.upload(screen.getByLabelText(/Attach a photo/), new File(['PK'], 'trick.png', { type: 'image/png' }));
   await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/application\/zip, expected a photo/));
 });
 
 test('a bag that is not saved yet has nothing to attach to', async () => {
-  await show(<Attachments productId={undefined} />);
+  await show(<Attachments owner={undefined} {...LABEL} />);
   expect(document.body.textContent).toMatch(/Save the bag first/);
   expect(screen.queryByLabelText(/Attach a photo/)).toBeNull();
 });

@@ -22,7 +22,7 @@ import { useSaving } from '../ui/useSaving';
 import { CopyTo } from '../ui/CopyTo';
 import { useTakeOut } from '../ui/useTakeOut';
 import { useTextForm } from '../ui/textForm';
-import { Attachments } from './Attachments';
+import { Attachments } from '../ui/Attachments';
 import { BagPages, useBagPage } from './BagPages';
 import { LabelMargin } from './LabelMargin';
 import { StockPart } from './StockPart';
@@ -235,7 +235,12 @@ function ProductForm({
         </FormPart>
         <BeyondTheLabel />
         <Living />
-        <Attachments productId={record?.id} />
+        <Attachments
+          owner={record && { productId: record.id }}
+          title="Photos and papers"
+          hint="of the label; a photo or a PDF of at most 5 MB"
+          unsaved="Save the bag first; then its label’s photo can be kept with it."
+        />
       </EditForm>
       {record && (
         <div className="mt-8">

@@ -1,23 +1,33 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { FileText, Paperclip, Trash2 } from 'lucide-react';
 import { ATTACHMENT_TYPES, MOST_ATTACHMENT_BYTES, type AttachmentRecord } from '@wheat-ledger/contract';
 import { problemOf, useKeepContentMutation, useRecords, useRemoveMutation, useSaveMutation } from '../app/api';
 import { dataAt } from '../app/ledger';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
-import { FormPart } from '../ui/EditForm';
-import { Remark } from '../ui/Sheet';
+import { FormPart } from './EditForm';
+import { Remark } from './Sheet';
 
 const contentOf = (attachment: AttachmentRecord): string => dataAt(`attachments/${attachment.id}/content`);
 const megabytes = (bytes: number): string =>
   bytes < 1e5 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
-/** Photos and PDFs of a bag's label. */
-export function Attachments({ productId }: { productId: string | undefined }) {
-  const { records: mine } = useRecords(
-    'attachment',
-    productId === undefined ? { skip: true } : { of: { product: productId } },
-  );
+/** The bag or the log entry that files are of. */
+export type Owner = { readonly productId: string } | { readonly entryId: string };
+
+interface AttachmentsProps {
+  /** Missing while it is not saved yet. */
+  readonly owner: Owner | undefined;
+  readonly title: string;
+  readonly hint: string;
+  /** What is said while there is nothing to attach to. */
+  readonly unsaved?: string;
+}
+/** Photos and PDFs of something. */
+export function Attachments({ owner, title, hint, unsaved = '' }: AttachmentsProps) {
+  const fieldId = useId();
+  const of = owner && ('productId' in owner ? { product: owner.productId } : { entry: owner.entryId });
+  const { records: mine } = useRecords('attachment', of ? { of } : { skip: true });
   const [keep, { isLoading: sending }] = useKeepContentMutation();
   const [save, { isLoading: saving }] = useSaveMutation();
   const [remove] = useRemoveMutation();
@@ -33,7 +43,7 @@ export function Attachments({ productId }: { productId: string | undefined }) {
     if (content.error) return setTrouble(problemOf(content.error).detail);
     const result = await save({
       kind: 'attachment',
-      input: { productId, name: file.name.slice(-200) || 'label', ...content.data },
+      input: { ...owner, name: file.name.slice(-200) || 'photo', ...content.data },
     });
     if (result.error) return setTrouble(problemOf(result.error).detail);
     dispatch(deskSlice.actions.noticed({ text: `Attached “${file.name}”.`, recordId: result.data.id }));
@@ -49,9 +59,9 @@ export function Attachments({ productId }: { productId: string | undefined }) {
     );
   };
   return (
-    <FormPart title="Photos and papers" hint="of the label; a photo or a PDF of at most 5 MB">
-      {productId === undefined ? (
-        <p className="text-faint">Save the bag first; then its label’s photo can be kept with it.</p>
+    <FormPart title={title} hint={hint}>
+      {owner === undefined ? (
+        <p className="text-faint">{unsaved}</p>
       ) : (
         <>
           <ul className="mb-2 flex flex-wrap gap-4" data-testid="attachments">
@@ -87,11 +97,11 @@ export function Attachments({ productId }: { productId: string | undefined }) {
               </li>
             ))}
           </ul>
-          <label htmlFor="attachment" className="action focus-within:outline-2">
+          <label htmlFor={fieldId} className="action focus-within:outline-2">
             <Paperclip size={16} aria-hidden="true" />
             {sending || saving ? 'Sending …' : 'Attach a photo or PDF'}
             <input
-              id="attachment"
+              id={fieldId}
               type="file"
               accept={ATTACHMENT_TYPES.join(',')}
               className="sr-only"
