@@ -36,7 +36,7 @@ export const ROUND_VIEWS = [
   {
     name: 'plot-year',
     path: '/book/year',
-    viewport: { ...DESK, height: 1500 },
+    viewport: { ...DESK, height: 2000 },
     steps: [balance],
   },
   { name: 'doses', path: '/rounds/dose', viewport: { ...DESK, height: 1000 } },

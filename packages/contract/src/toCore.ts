@@ -4,6 +4,7 @@ import {
   type DailyLog,
   type DeclaredValue,
   type Direction,
+  type DosedPlot,
   type Handling,
   type JarReadings,
   type OwnFigure,
@@ -98,6 +99,12 @@ export const toJarReadings = ({ readings }: Pick<JarTestInput, 'readings'>): Jar
 
 /** A log as the core reads it. */
 export const toLog = ({ from, series }: LoggerInput): DailyLog => ({ from, series });
+
+/** A plot as far as doses need it. */
+export const toDosedPlot = ({ areaM2, shape }: PlotInput): DosedPlot => ({
+  areaM2,
+  shape: shape ? toShape(shape) : undefined,
+});
 
 /** A plot as the core computes with it, with what loggers measured there. */
 export const toSite = (plot: PlotInput, loggers: readonly LoggerInput[] = []): Site => ({

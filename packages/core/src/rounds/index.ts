@@ -9,7 +9,7 @@ export {
   yearlyBalances,
 } from './balance.js';
 export { CAKED, type CanFill, canOf, type CanRate, canRate, cansFor, isPowder, type Poured } from './can.js';
-export { loggedCost, type LoggedCost, materialCost, type MaterialCost } from './cost.js';
+export { loggedCost, type LoggedCost } from './cost.js';
 export { againstLimits, type LimitUse, type PlannedDose } from './limits.js';
 export { metalMeter, type MetalLoad, type MetalMeter, TOPSOIL_KG_PER_HA } from './metals.js';
 export { type LogEntry, standing } from './went.js';

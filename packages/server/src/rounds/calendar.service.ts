@@ -2,17 +2,32 @@ import { Injectable } from '@nestjs/common';
 import ical, { ICalAlarmType, ICalEventTransparency } from 'ical-generator';
 import {
   toApplication,
+  toDosedPlot,
   toLog,
+  toProduct,
   toSeason,
   toSite,
   type ApplicationInput,
   type Kept,
   type LoggerRecord,
+  type PlotRecord,
+  type ProductRecord,
   type ProgrammeRecord,
   type RecordKind,
   type RecordOf,
 } from '@wheat-ledger/contract';
-import { datesOf, printAmount, siteSoilTemperature, taskKey, WHERE_WORDS } from '@wheat-ledger/core';
+import {
+  applied,
+  bagAs,
+  datesOf,
+  printAmount,
+  siteSoilTemperature,
+  taskKey,
+  weighedWords,
+  WHERE_WORDS,
+  type Application,
+  type Season,
+} from '@wheat-ledger/core';
 import { Stores } from '../records/stores.service.js';
 
 /** Days of warmth that growth stages are looked for in. */
@@ -59,9 +74,16 @@ export class CalendarService {
       const plot = plots.find((p) => p.id === season?.plotId);
       if (!season || !plot) continue;
       const logs = loggers.filter((l) => l.plotId === plot.id);
-      for (const event of eventsOf(programme, toSeason(season, crops), warmthOf(plot, logs, season.from), (a) =>
-        nameOf(a, products, recipes),
-      ))
+      const grown = toSeason(season, crops);
+      const called = (a: ApplicationInput): string => nameOf(a, products, recipes);
+      const weighs = (a: ApplicationInput, application: Application): string =>
+        weightOf(
+          application,
+          products.find((p) => p.id === a.productId),
+          plot,
+          grown,
+        );
+      for (const event of eventsOf(programme, grown, warmthOf(plot, logs, season.from), called, weighs))
         if (!done.has(event.id))
           calendar
             .createEvent({
@@ -87,6 +109,16 @@ const warmthOf = (plot: RecordOf<'plot'>, logs: readonly LoggerRecord[], from: s
   const { temperature } = toSite(plot, logs);
   return siteSoilTemperature({ temperature, logged: logs.map(toLog) }, from, YEAR);
 };
+/** What has to be weighed for it, "3.6 kg: "; empty where that cannot be told. */
+function weightOf(
+  application: Application,
+  product: ProductRecord | undefined,
+  plot: PlotRecord,
+  season: Season,
+): string {
+  const dose = product && applied(application, bagAs(toProduct(product, product.id)), toDosedPlot(plot), season);
+  return dose?.kind === 'applied' ? `${weighedWords(dose.whole.value.mid, 'kg')}: ` : '';
+}
 function nameOf(
   { what, productId, recipeId }: ApplicationInput,
   products: readonly (Named & Kept)[],
@@ -109,10 +141,12 @@ function eventsOf(
   season: ReturnType<typeof toSeason>,
   warmth: readonly number[],
   called: (application: ApplicationInput) => string,
+  weighs: (input: ApplicationInput, application: Application) => string,
 ): readonly RoundEvent[] {
   return programme.applications.flatMap((input, row) => {
     const application = toApplication(input);
-    const how = `${printAmount(application.amount)}, ${WHERE_WORDS[application.where.kind]} (${programme.name})`;
+    const weigh = weighs(input, application);
+    const how = `${weigh}${printAmount(application.amount)}, ${WHERE_WORDS[application.where.kind]} (${programme.name})`;
     return (datesOf(application.when, season, warmth) ?? []).map((on) => ({
       id: taskKey(programme.id, row, on),
       on,

@@ -39,6 +39,8 @@ export interface Settings {
   readonly ruleSets: readonly RuleSet[];
   /** Who writes in the book, typed once in each browser. */
   readonly who: string;
+  /** Whether dry roots are wetted before each feed, or fed with the water. */
+  readonly wetFirst: boolean;
   /** Whether the bench is one line; on a narrow screen it is until somebody unfolds it. */
   readonly benchFolded: boolean | undefined;
 }
@@ -60,6 +62,7 @@ const FIRST_SETTINGS: Settings = {
   rates: [],
   localKm: 50,
   scoops: '60 mL; 250 mL; 1 L',
+  wetFirst: false,
   ruleSets: [
     {
       name: 'acid-loving plants',

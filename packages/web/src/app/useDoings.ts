@@ -6,6 +6,7 @@ import {
   type PlotRecord,
   type ProgrammeRecord,
   type RecipeRecord,
+  toDosedPlot,
 } from '@wheat-ledger/contract';
 import {
   bagAs,
@@ -17,7 +18,6 @@ import {
   type Given,
 } from '@wheat-ledger/core';
 import { useRecords } from './api';
-import { dosedPlot } from './dosedPlot';
 import { weighRecipe } from './recipes';
 import { useSiteIn, type ChosenSeason } from './seasons';
 import { useInside } from './useInside';
@@ -91,6 +91,6 @@ export function useProgrammeNumbers(
   const site = useSiteIn(plot, open);
   return useMemo(() => {
     const warmth = siteSoilTemperature(site, open.season.from, YEAR);
-    return computeProgramme(doings, dosedPlot(plot), open.season, warmth);
+    return computeProgramme(doings, toDosedPlot(plot), open.season, warmth);
   }, [doings, plot, site, open]);
 }

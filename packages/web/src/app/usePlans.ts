@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
-import { toLog, toSeason, toSite, type LoggerRecord, type PlotRecord } from '@wheat-ledger/contract';
+import { toLog, toSeason, toSite, type LoggerRecord, type PlotRecord, toDosedPlot } from '@wheat-ledger/contract';
 import { computeProgramme, siteSoilTemperature, type Planned, type Season } from '@wheat-ledger/core';
 import { useRecords } from './api';
-import { dosedPlot } from './dosedPlot';
 import { useDoings } from './useDoings';
 
 const YEAR = 366;
@@ -61,7 +60,7 @@ export function usePlans(): {
       if (!found) return [];
       const { plot, season, logs } = found;
       const warmth = siteSoilTemperature(toSite(plot, logs), season.from, YEAR);
-      const { rows } = computeProgramme(own, dosedPlot(plot), season, warmth);
+      const { rows } = computeProgramme(own, toDosedPlot(plot), season, warmth);
       return [
         {
           programmeId: programme.id,

@@ -2,10 +2,15 @@ import { useState, type FormEvent } from 'react';
 import { Trash2 } from 'lucide-react';
 import type { HarvestRecord, PlotRecord } from '@wheat-ledger/contract';
 import { formatGiven, parseDay, parseQuantity, printDay } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
 import { useSeasons } from '../app/seasons';
 import { today } from '../app/today';
+import { usePlot } from '../app/workspace';
+import { TakeOverSheet } from '../ui/TakeOverSheet';
 import { useKeep } from '../ui/useKeep';
+import { useScale } from '../ui/useScale';
 import { useTakeOut } from '../ui/useTakeOut';
+import { readHarvestCsv } from './readHarvestCsv';
 
 /** One line to write a harvest down in the field. */
 function HarvestForm({ plot }: { plot: PlotRecord }) {
@@ -13,6 +18,8 @@ function HarvestForm({ plot }: { plot: PlotRecord }) {
   const { keep, saving } = useKeep('harvest');
   const [typed, setTyped] = useState({ amount: '', on: printDay(today()), seasonId: '' });
   const [trouble, setTrouble] = useState('');
+  const { shown } = useScale();
+  const onScale = shown.kind === 'reading' && shown.steady && shown.kg > 0 ? `${formatGiven(shown.kg)} kg` : undefined;
   const seasonId = typed.seasonId || chosen?.record.id;
   const set = (field: keyof typeof typed) => (e: { target: { value: string } }) =>
     setTyped({ ...typed, [field]: e.target.value });
@@ -58,12 +65,32 @@ function HarvestForm({ plot }: { plot: PlotRecord }) {
       <button type="submit" className="action" disabled={saving}>
         Write it down
       </button>
+      {onScale && (
+        <button type="button" className="plain pb-1.5" onClick={() => setTyped({ ...typed, amount: onScale })}>
+          {onScale} lie on the scale: take that
+        </button>
+      )}
+      <HarvestSheet />
       {trouble !== '' && (
         <p role="alert" className="w-full text-sm text-beet">
           {trouble}
         </p>
       )}
     </form>
+  );
+}
+
+/** Takes over a spreadsheet of harvests. */
+function HarvestSheet() {
+  const { plots } = usePlot();
+  const { records: seasons } = useRecords('season');
+  return (
+    <TakeOverSheet
+      kind="harvest"
+      what="harvests"
+      label="A spreadsheet of harvests, as CSV"
+      read={(text) => readHarvestCsv(text, plots, seasons)}
+    />
   );
 }
 

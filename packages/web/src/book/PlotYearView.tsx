@@ -3,10 +3,8 @@ import { Link } from 'react-router';
 import type { HarvestRecord, PlotRecord } from '@wheat-ledger/contract';
 import {
   analyteName,
-  commonestCurrency,
   formatGiven,
   formatRange,
-  materialCost,
   metalMeter,
   printDay,
   type BalanceRow,
@@ -14,6 +12,7 @@ import {
   type YearBalance,
 } from '@wheat-ledger/core';
 import { limitsOf } from '../app/useLimits';
+import { useSeasons } from '../app/seasons';
 import { useReportsOf } from '../app/soil';
 import { today } from '../app/today';
 import type { Logged } from '../app/useLogged';
@@ -28,7 +27,10 @@ import { BookPages } from './BookPages';
 import { BuildUpChart } from './BuildUpChart';
 import { HarvestPart } from './HarvestPart';
 import { LimitsPart } from './LimitsPart';
+import { LearnedPart } from './LearnedPart';
 import { usePlotYears } from './usePlotYears';
+import { YearCost } from './YearCost';
+import { YearsTable } from './YearsTable';
 
 const Cell = ({ figure }: { figure: Figure | undefined }) => (
   <td className="num">
@@ -80,11 +82,6 @@ function BalanceTable({ rows, without }: { rows: readonly BalanceRow[]; without:
 }
 
 function Done({ done, shelf }: { done: readonly Logged[]; shelf: readonly ShelfProduct[] }) {
-  const currency = commonestCurrency(shelf.map((s) => s.product)) ?? '';
-  const { figure, unpriced } = materialCost(
-    done.map((d) => d.entry),
-    currency,
-  );
   return (
     <>
       <ul data-testid="done">
@@ -104,16 +101,7 @@ function Done({ done, shelf }: { done: readonly Logged[]; shelf: readonly ShelfP
           </li>
         ))}
       </ul>
-      {figure && (
-        <p className="mt-1">
-          Material at today’s prices:{' '}
-          <b>
-            <FigureButton figure={figure} />
-          </b>{' '}
-          {currency}
-          {unpriced.length > 0 && <span className="text-beet"> without {unpriced.join(', ')}</span>}.
-        </p>
-      )}
+      <YearCost done={done} shelf={shelf} />
     </>
   );
 }
@@ -172,6 +160,7 @@ export function PlotYearView() {
   const found = usePlotYears(plot);
   const reports = useReportsOf(plot?.id);
   const [chosen, setChosen] = useState<number>();
+  const { seasons } = useSeasons(plot?.id);
   if (found.isLoading) return <Loading what="the book" />;
   const now = Number(today().slice(0, 4));
   const years: readonly YearBalance[] = found.years.some((y) => y.year === now)
@@ -212,7 +201,11 @@ export function PlotYearView() {
       ) : (
         <div className="flex flex-col gap-5">
           <Year plot={plot} year={year} found={found} />
+          <FormPart title="What was learned">
+            <LearnedPart seasons={seasons} year={year.year} />
+          </FormPart>
           <FormPart title="Over the years">
+            <YearsTable found={found} onOpen={setChosen} />
             {found.years.length < 2 ? (
               <p className="text-faint">From the second year on it is drawn how phosphorus and potassium build up.</p>
             ) : (
@@ -225,7 +218,8 @@ export function PlotYearView() {
         <MarginNote title="What is counted">
           <p>
             What the log says really went on, times what each bag holds; less each harvest, times what its crop takes
-            off in a tonne. Irrigation water and what is washed out are not in it.
+            off in a tonne. What the water brings is in it where its analysis names it; what is washed out or goes off
+            as gas is not.
           </p>
         </MarginNote>
       </MarginNotes>

@@ -22,6 +22,7 @@ export function WeighScoop({ products, volume }: { products: readonly Product[];
   const [scoop, setScoop] = useState(volume);
   const record = records.find((r) => r.id === id);
   const density = scoopDensity(weight, scoop);
+  const mass = parseQuantity(weight, 'mass', 'g');
   const likely = density !== undefined && density >= LIKELY.low && density <= LIKELY.high;
   const told = density === undefined ? '' : `${formatTrimmed(density, 3)} kg/L`;
   return (
@@ -77,7 +78,13 @@ export function WeighScoop({ products, volume }: { products: readonly Product[];
               onClick={() =>
                 record &&
                 void keep(
-                  { ...(inputOf(record) as ProductInput), densityKgPerL: Number(density.toPrecision(4)) },
+                  {
+                    ...(inputOf(record) as ProductInput),
+                    densityKgPerL: Number(density.toPrecision(4)),
+                    // Every later dose of it is also told in this scoop.
+                    ...(mass.ok ? { scoopG: Number((mass.value * mass.unit.factor * 1000).toPrecision(4)) } : {}),
+                    scoopName: scoop.trim().slice(0, 60),
+                  },
                   record,
                   `${record.name} weighs ${told} now.`,
                 )

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { parseQuantity, weighedWords, weighState, type Rebalanced } from '@wheat-ledger/core';
 import { Remark } from '../ui/Sheet';
 import { PracticePan } from './PracticePan';
-import type { useScale, Shown } from './useScale';
+import type { useScale, Shown } from '../ui/useScale';
 
 /** What the scale can tell apart; weights are right within it. */
 const DIVISION_KG = 0.001;

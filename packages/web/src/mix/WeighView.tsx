@@ -12,7 +12,7 @@ import type { ShelfProduct } from '../app/workspace';
 import { Empty, Sheet } from '../ui/Sheet';
 import { MixCautions } from './MixCautions';
 import { RecipePages, useRecipePage } from './RecipePages';
-import { useScale } from './useScale';
+import { useScale } from '../ui/useScale';
 import { WeighDone } from './WeighDone';
 import { WeighStep } from './WeighStep';
 import { begin, grown, inTub, mended, nextStep, withTaken, type Weighing } from './weighSteps';

@@ -1,4 +1,4 @@
-import { readLine } from './useScale';
+import { readLine } from '../ui/useScale';
 import { begin, grown, inTub, mended, nextStep, withTaken, type Weighing } from './weighSteps';
 
 const PARTS = [

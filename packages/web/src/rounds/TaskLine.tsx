@@ -49,6 +49,7 @@ export function TaskLine({ task, onTick, saving }: { task: Task; onTick: (task: 
   const { planned, row, on, state, minds } = task;
   const { application, given } = row.doing;
   const done = state === 'done';
+  const wetFirst = useAppSelector((s) => s.settings.wetFirst);
   return (
     <li className="flex gap-3 border-b border-rule py-3 break-inside-avoid" data-testid="task" data-state={state}>
       <button
@@ -86,6 +87,9 @@ export function TaskLine({ task, onTick, saving }: { task: Task; onTick: (task: 
             </>
           )}
         </p>
+        {!done && wetFirst && application.where.kind === 'inWater' && (
+          <Remark tone="note">Wet the roots first, then feed.</Remark>
+        )}
         {!done &&
           minds.map((m) => (
             <Remark key={m.text} tone={m.hard ? 'caution' : 'note'}>

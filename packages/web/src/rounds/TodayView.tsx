@@ -16,7 +16,8 @@ import {
 import { today } from '../app/today';
 import { usePlans } from '../app/usePlans';
 import { useStocks } from '../app/stock';
-import { useAppSelector } from '../app/store';
+import { settingsSlice } from '../app/slices';
+import { useAppDispatch, useAppSelector } from '../app/store';
 import { useLimitsPassed } from '../app/useLimits';
 import { useLogged } from '../app/useLogged';
 import { usePlot, useShelf, type ShelfProduct } from '../app/workspace';
@@ -70,6 +71,8 @@ function CarryList({ carrying, shelf }: { carrying: Carrying; shelf: readonly Sh
 /** The round of one day over all plots. */
 export function TodayView() {
   const [search, setSearch] = useSearchParams();
+  const dispatch = useAppDispatch();
+  const wetFirst = useAppSelector((s) => s.settings.wetFirst);
   const now = today();
   const day = /^\d{4}-\d\d-\d\d$/.test(search.get('day') ?? '') ? (search.get('day') ?? now) : now;
   const { plans, isLoading, error } = usePlans();
@@ -180,6 +183,17 @@ export function TodayView() {
         </>
       )}
       <MarginNotes>
+        <MarginNote title="How you feed">
+          <label className="flex items-baseline gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-wheat"
+              checked={wetFirst}
+              onChange={(e) => dispatch(settingsSlice.actions.changed({ wetFirst: e.target.checked }))}
+            />
+            wet first, then feed; else feed with the water
+          </label>
+        </MarginNote>
         <MarginNote title="One tap, one entry">
           <p>
             A tick writes what was planned into the log and takes it from the stock. Undo stands at the foot for a

@@ -35,28 +35,28 @@ test('what the log writes it reads again', () => {
   );
   const { id, version, updatedAt, deletedAt, ...input } = record;
   expect([id, version, updatedAt, deletedAt]).toHaveLength(4);
-  expect(read(csv)).toEqual({ entries: [input], problems: [] });
+  expect(read(csv)).toEqual({ rows: [input], problems: [] });
 });
 
 test('a spreadsheet of a person’s own: other headings, other order, part of a name', () => {
-  const { entries, problems } = read(
+  const { rows, problems } = read(
     'Product,Date,Quantity,Bed\nfeather meal,1 May 2025,2 lb 4 oz,wheat strip\nUrea,2025-05-03,1.5,back\n',
   );
   expect(problems).toEqual([]);
-  expect(entries[0]).toMatchObject({
+  expect(rows[0]).toMatchObject({
     plotId: 'p1',
     on: '2025-05-01',
     what: 'feather meal',
     items: [{ productId: 'b1', unit: 'lb' }],
   });
-  expect(entries[1]).toMatchObject({ plotId: 'p2', items: [{ productId: 'b2', amount: 1.5, unit: 'kg' }] });
+  expect(rows[1]).toMatchObject({ plotId: 'p2', items: [{ productId: 'b2', amount: 1.5, unit: 'kg' }] });
 });
 
 test('a row that cannot be read is told with its line and costs no other', () => {
-  const { entries, problems } = read(
+  const { rows, problems } = read(
     'day,plot,bag,amount\n2025-05-01,Wheat strip,Urea,2 kg\nsome day,Wheat strip,Urea,2\n2025-05-01,Nowhere,Urea,2\n2025-05-01,Wheat strip,Gold,2\n2025-05-01,Wheat strip,Urea,lots\n',
   );
-  expect(entries).toHaveLength(1);
+  expect(rows).toHaveLength(1);
   expect(problems.map((p) => p.line)).toEqual([3, 4, 5, 6]);
   expect(problems[1]!.why).toMatch(/“Nowhere”, expected one of Wheat strip, Back field/);
 });

@@ -1,5 +1,5 @@
 import { useMemo, type ReactNode } from 'react';
-import type { PlotRecord } from '@wheat-ledger/contract';
+import { toDosedPlot, type PlotRecord } from '@wheat-ledger/contract';
 import {
   analyteName,
   commonestCurrency,
@@ -34,7 +34,6 @@ import { useTask } from '../ui/useTask';
 import type { Planned } from '../workers/release.worker';
 import { ADD_ONS, REPLAYS, type AddOnAsked } from './programmeJobs';
 import { ofYears } from './YearsPart';
-import { dosedPlot } from '../app/dosedPlot';
 import { useSoilNitrogen } from './useSoilNitrogen';
 import { useCounted, useCounting } from '../app/counted';
 import { useShelf } from '../app/workspace';
@@ -139,7 +138,7 @@ export function CompareProgrammes({
     const days = siteDays(site);
     const endWeek = windowWeeks(site, days);
     return candidates.map((candidate) => {
-      const inNumbers = computeProgramme(candidate.doings, dosedPlot(plot), site.season, days.temperatureC);
+      const inNumbers = computeProgramme(candidate.doings, toDosedPlot(plot), site.season, days.temperatureC);
       const { run } = programmeRelease(inNumbers, site, days, soil);
       return {
         candidate,
@@ -156,7 +155,7 @@ export function CompareProgrammes({
     [products, currency, missing],
   );
   const addOns = useTask(ADD_ONS, asked).latest;
-  const on = useMemo(() => dosedPlot(plot), [plot]);
+  const on = useMemo(() => toDosedPlot(plot), [plot]);
   const planned = useMemo(
     () => candidates.map(({ doings }): Planned => ({ doings, plot: on, site, soil })),
     [candidates, on, site, soil],

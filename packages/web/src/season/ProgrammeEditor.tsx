@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
-import { ProgrammeInput, type PlotRecord, type ProgrammeRecord } from '@wheat-ledger/contract';
+import { ProgrammeInput, type PlotRecord, type ProgrammeRecord, toDosedPlot } from '@wheat-ledger/contract';
 import {
   computeProgramme,
   datesOf,
@@ -33,7 +33,6 @@ import { useTakeOut } from '../ui/useTakeOut';
 import { useTask } from '../ui/useTask';
 import { saveChart } from '../ui/saveChart';
 import { useRecordForm } from '../ui/useRecordForm';
-import { dosedPlot } from '../app/dosedPlot';
 import { ChartKey, ProgrammeChart } from './ProgrammeChart';
 import { ProgrammeTotals, RowNumbers } from './ProgrammeNumbers';
 import { programmeText, readProgramme, type ProgrammeText } from './programmeText';
@@ -91,7 +90,7 @@ function ProgrammeForm({
   const applications = plain.applications.length > 0 ? plain.applications : NO_APPLICATIONS;
   const { doings, shelf, recipes } = useDoings(applications);
   const site = useSiteIn(plot, open);
-  const on = useMemo(() => dosedPlot(plot), [plot]);
+  const on = useMemo(() => toDosedPlot(plot), [plot]);
   const warmth = useMemo(() => siteSoilTemperature(site, open.season.from, YEAR), [site, open]);
   const inNumbers = useMemo(() => computeProgramme(doings, on, open.season, warmth), [doings, on, open, warmth]);
   const [fruitSet] = datesOf({ kind: 'stage', stage: 'half' }, open.season, warmth) ?? [];
