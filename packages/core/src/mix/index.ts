@@ -10,6 +10,7 @@ export {
 export { type MixCharacter, mixCharacter, type OfMix } from './character.js';
 export { mixAsProduct } from './asProduct.js';
 export { type Conflict, conflictsIn } from './incompatible.js';
+export { limingFigure } from './liming.js';
 export { blend } from './blend.js';
 export type { Blend } from './found.js';
 export {

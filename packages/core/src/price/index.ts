@@ -1,4 +1,4 @@
-export { type Cost, COST_REASONS, costAtOffer, type CostQuestion, costsPerUnit } from './costPerUnit.js';
+export { type Cost, COST_REASONS, costAtOffer, costPerUnit, type CostQuestion, costsPerUnit } from './costPerUnit.js';
 export { rankByCost, type RankedCost, type RankedList, type Ranking } from './rank.js';
 export { currentOffers } from './currentOffers.js';
 export {

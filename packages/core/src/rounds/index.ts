@@ -73,4 +73,6 @@ export {
   USUAL_STEP_PERCENT,
 } from './tissue.js';
 export { waterBrings, type WaterBrings, type WaterHolds } from './waterBrings.js';
+export { equalAmount, type PerEach, perEach, type PotDose, potDose } from './perEach.js';
 export { inOwnScoop, type InScoops } from './scoop.js';
+export { type Acting, actingOf, type SourceRemark, sourceRemarks, sourcesOf } from './sources.js';

@@ -168,6 +168,14 @@ async function load(app: INestApplicationContext): Promise<void> {
     );
     entryOf.set(entry.what, made.id);
   }
+  await loadMeasured(app, onGround);
+}
+
+/** What was harvested and measured. */
+async function loadMeasured(
+  app: INestApplicationContext,
+  onGround: (plot: string, from: string) => object,
+): Promise<void> {
   for (const { plot, from, ...harvest } of HARVESTS)
     await app.get(HarvestStore).create(checked(HarvestInput, { ...harvest, ...onGround(plot, from) }));
   for (const { plot, from, ...test } of LEAF_TESTS)

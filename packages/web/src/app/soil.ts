@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { toJarReadings, toSite, toSoilReport, type PlotRecord, type SoilReportRecord } from '@wheat-ledger/contract';
-import { soilPH, type JarReadings } from '@wheat-ledger/core';
+import { soilPH, type Advice, type JarReadings } from '@wheat-ledger/core';
 import { useRecords } from './api';
 import { ofPlot } from './workspace';
 
@@ -25,4 +25,13 @@ export function useNewestJar(plotId: string | undefined): JarReadings | undefine
       .sort((a, b) => (b.startedAt ?? '').localeCompare(a.startedAt ?? ''));
     return newest && toJarReadings(newest);
   }, [records]);
+}
+
+/** What the newest report with a recommendation recommends to give. */
+export function useAdvice(plotId: string | undefined): Advice | undefined {
+  const reports = useReportsOf(plotId);
+  return useMemo(() => {
+    const found = reports.find((r) => r.advice);
+    return found && toSoilReport(found).advice;
+  }, [reports]);
 }

@@ -25,7 +25,7 @@ import { useTakeOut } from '../ui/useTakeOut';
 import { BookPages } from './BookPages';
 import { LeafForm } from './LeafForm';
 import { LeafHistory } from './LeafHistory';
-import { usePlotYears } from './usePlotYears';
+import { usePlotYears } from '../app/usePlotYears';
 
 const STANDING_WORDS = {
   below: 'below it',

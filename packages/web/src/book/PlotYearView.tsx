@@ -28,7 +28,7 @@ import { BuildUpChart } from './BuildUpChart';
 import { HarvestPart } from './HarvestPart';
 import { LimitsPart } from './LimitsPart';
 import { LearnedPart } from './LearnedPart';
-import { usePlotYears } from './usePlotYears';
+import { usePlotYears } from '../app/usePlotYears';
 import { YearCost } from './YearCost';
 import { YearsTable } from './YearsTable';
 

@@ -9,7 +9,7 @@ import {
 } from '@wheat-ledger/core';
 import { useAppSelector } from '../app/store';
 import { FigureButton } from '../ui/FigureButton';
-import type { PlotYears } from './usePlotYears';
+import type { PlotYears } from '../app/usePlotYears';
 
 const SHOWN = ['N', 'P', 'K'] as const;
 const of = (year: YearBalance, n: (typeof SHOWN)[number], what: 'brought' | 'left'): Figure | undefined =>

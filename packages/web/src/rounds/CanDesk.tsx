@@ -77,8 +77,9 @@ function RateLine({
   );
 }
 
-function Held({ can, litres }: { can: CanFill; litres: number }) {
+function Held({ can, litres, plants }: { can: CanFill; litres: number; plants: number | undefined }) {
   const { strength } = can;
+  const perPlant = plants !== undefined ? can.grams / plants : undefined;
   return (
     <div data-testid="can" className="mt-3">
       {strength && (
@@ -97,6 +98,7 @@ function Held({ can, litres }: { can: CanFill; litres: number }) {
           to the water
           {strength.ecWithout.length > 0 && ` at least, as ${strength.ecWithout.join(', ')} give no figure`}. In the can
           are {formatTrimmed(can.grams, 3)} g: twice the water at this strength would be twice the dose.
+          {perPlant !== undefined && ` Shared by its plants that is ${formatTrimmed(perPlant, 3)} g each.`}
         </p>
       )}
       {can.refused.map(({ name, why }) => (
@@ -124,6 +126,8 @@ export function CanDesk() {
   const can = useTyped('10 L', 'volume', 'L');
   const round = useTyped('25 L', 'volume', 'L');
   const [wanted, setWanted] = useState('100');
+  const [shared, setShared] = useState('');
+  const plants = parseNumber(shared);
   const [foliar, setFoliar] = useState(false);
   const [rows, setRows] = useState<readonly Row[]>([{ productId: '', amount: '', caked: false }]);
   const fits = shelf.filter((s) => s.product.form === 'liquid' || isPowder(s.product));
@@ -154,6 +158,10 @@ export function CanDesk() {
             onChange={(e) => setWanted(e.target.value)}
             aria-invalid={!strength.ok}
           />
+        </label>
+        <label className="w-32">
+          <span className="block text-sm text-faint">Plants to a can</span>
+          <input className="field !w-24" value={shared} onChange={(e) => setShared(e.target.value)} />
         </label>
         <label className="flex items-center gap-1.5 self-end pb-1.5">
           <input
@@ -216,6 +224,18 @@ export function CanDesk() {
                 )}
               </div>
               {wrong && <p className="text-beet">Read “{row.amount}”, expected an amount such as 50 mL or 5 g.</p>}
+              {product?.scoop && (
+                <p className="text-[0.9375rem] text-faint">
+                  Your scoop holds {formatTrimmed(product.scoop.grams, 3)} g, level, not heaped.{' '}
+                  <button
+                    type="button"
+                    className="plain"
+                    onClick={() => set(i, { amount: `${formatTrimmed(product.scoop?.grams ?? 0, 4)} g` })}
+                  >
+                    One scoop
+                  </button>
+                </p>
+              )}
               {product && litres !== undefined && (
                 <RateLine
                   rate={canRate(product, wantedMg, foliar)}
@@ -235,7 +255,9 @@ export function CanDesk() {
       >
         <Plus size={15} aria-hidden="true" /> Another product in the same can
       </button>
-      {held && litres !== undefined && <Held can={held} litres={litres} />}
+      {held && litres !== undefined && (
+        <Held can={held} litres={litres} plants={plants.ok && plants.value >= 1 ? plants.value : undefined} />
+      )}
       {count && litres !== undefined && held && (
         <p className="mt-2" data-testid="cans">
           <b>

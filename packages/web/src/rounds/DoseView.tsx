@@ -4,12 +4,14 @@ import { CalibrateDesk } from './CalibrateDesk';
 import { LayerDesk } from './LayerDesk';
 import { NeedDesk } from './NeedDesk';
 import { RoundPages } from './RoundPages';
+import { SourceDesk } from './SourceDesk';
 
 /** How much of a bag: by what is needed, as a layer, out of the spreader. */
 export const DoseView = () => (
   <Sheet title="Doses" question="How much of this bag goes on the ground?">
     <RoundPages />
     <NeedDesk />
+    <SourceDesk />
     <LayerDesk />
     <CalibrateDesk />
     <MarginNotes>

@@ -2,20 +2,28 @@ import { useMemo, useState } from 'react';
 import {
   analyteName,
   cropNeed,
+  cropRemoval,
   doseFromNeed,
   formatTrimmed,
   formatTrimmedRange,
+  judgeTissue,
   literal,
+  nextRate,
   parseNumber,
+  perEach,
   weighedWords,
   type Nutrient,
   type Product,
 } from '@wheat-ledger/core';
+import { toTissueTest } from '@wheat-ledger/contract';
+import { useRecords } from '../app/api';
 import { useBenchPlaces } from '../app/bench';
 import { usePlotCrop } from '../app/seasons';
 import { useAppSelector } from '../app/store';
 import { useWindowShares } from '../app/useWindowShares';
-import { useShelf } from '../app/workspace';
+import { useAdvice } from '../app/soil';
+import { usePlotYears } from '../app/usePlotYears';
+import { ofPlot, useShelf } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
 import { Remark } from '../ui/Sheet';
 import { Scoops } from './Scoops';
@@ -35,7 +43,7 @@ function Answer({
   inTime: boolean;
 }) {
   const massUnit = useAppSelector((s) => s.settings.massUnit);
-  const { plot } = usePlotCrop();
+  const { plot, crop } = usePlotCrop();
   const { shares } = useWindowShares(useMemo(() => (inTime ? [product] : []), [product, inTime]));
   const need = literal(`${analyteName(nutrient)} that is needed`, gPerM2, 'g/m²', 'chosen', 'typed beside it');
   const dose = doseFromNeed(product, nutrient, need, inTime ? shares.get(product.id) : undefined);
@@ -59,6 +67,13 @@ function Answer({
           .
         </span>
       </p>
+      <p className="text-sm text-faint">
+        That is{' '}
+        {perEach(perM2.value.mid, crop?.spacing)
+          .map(({ of, amount, unit }) => `${formatTrimmed(amount, 3)} ${unit}/${of}`)
+          .join(', ')}
+        .
+      </p>
       {short && (
         <Remark tone="caution">
           The label allows no more at once.{' '}
@@ -70,10 +85,39 @@ function Answer({
   );
 }
 
+/** What may be needed of an element, g/m²: what the crop takes up, what its harvest takes away, what the soil report recommends, what a leaf test asks for. */
+function useNeeds(nutrient: Nutrient): readonly { readonly gPerM2: number; readonly words: string }[] {
+  const { plot, crop } = usePlotCrop();
+  const advice = useAdvice(plot?.id);
+  const { years } = usePlotYears(plot);
+  const { records: tests } = useRecords('leaf', ofPlot(plot?.id));
+  if (!crop) return [];
+  const name = crop.name.toLowerCase();
+  const uptake = cropNeed(crop, nutrient)?.value.mid;
+  const removal = cropRemoval(crop, nutrient);
+  const recommended = advice?.[nutrient]?.mid;
+  const test = [...tests]
+    .sort((a, b) => b.on.localeCompare(a.on))
+    .find((t) => t.found.some((f) => f.nutrient === nutrient));
+  const result = test && judgeTissue(crop, toTissueTest(test), test.stepPercent).find((r) => r.nutrient === nutrient);
+  const went = years
+    .find((y) => String(y.year) === test?.on.slice(0, 4))
+    ?.rows.find((r) => r.nutrient === nutrient)?.brought;
+  const asked = result && went && nextRate(result, went)?.value.mid;
+  const KG_HA = 10;
+  return [
+    ...(uptake === undefined ? [] : [{ gPerM2: uptake, words: `what ${name} takes up` }]),
+    ...(removal.kind === 'figure'
+      ? [{ gPerM2: removal.figure.value.mid / KG_HA, words: 'what its harvest takes away' }]
+      : []),
+    ...(recommended === undefined ? [] : [{ gPerM2: recommended / KG_HA, words: 'as the soil report recommends' }]),
+    ...(asked === undefined ? [] : [{ gPerM2: asked / KG_HA, words: 'as the leaf test asks for' }]),
+  ];
+}
+
 /** From what is needed to how much of a bag. */
 export function NeedDesk() {
   const { shelf } = useShelf();
-  const { crop } = usePlotCrop();
   const [bagId, setBagId] = useState('');
   const [nutrient, setNutrient] = useState<Nutrient>('N');
   const [typed, setTyped] = useState('6');
@@ -83,7 +127,7 @@ export function NeedDesk() {
   const wanted = bagId || places.find((p) => p.kind === 'product')?.id;
   const product = (shelf.find((s) => s.record.id === wanted) ?? shelf[0])?.product;
   const read = parseNumber(typed.replace(/\s*g\s*\/\s*m(²|2)$/i, ''));
-  const uptake = crop && cropNeed(crop, nutrient);
+  const needs = useNeeds(nutrient);
   return (
     <section className="border-b border-rule py-4">
       <h2 className="mb-2 text-lg">How much of this bag?</h2>
@@ -133,11 +177,13 @@ export function NeedDesk() {
           </label>
         )}
       </div>
-      {uptake && (
-        <button type="button" className="plain mt-1" onClick={() => setTyped(formatTrimmed(uptake.value.mid, 3))}>
-          {formatTrimmed(uptake.value.mid, 3)} g/m², what {crop.name.toLowerCase()} takes up
-        </button>
-      )}
+      <p className="mt-1 flex flex-wrap gap-x-4">
+        {needs.map(({ gPerM2, words }) => (
+          <button key={words} type="button" className="plain" onClick={() => setTyped(formatTrimmed(gPerM2, 3))}>
+            {formatTrimmed(gPerM2, 3)} g/m², {words}
+          </button>
+        ))}
+      </p>
       {!read.ok && <p className="mt-2 text-beet">{read.reason}</p>}
       {read.ok && read.value > 0 && product && (
         <Answer product={product} nutrient={nutrient} gPerM2={read.value} inTime={inTime && nutrient === 'N'} />

@@ -1,6 +1,7 @@
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Sheet } from '../ui/Sheet';
 import { AgeDesk } from './AgeDesk';
+import { ContainerDesk } from './ContainerDesk';
 import { PotDesk } from './PotDesk';
 import { RingDesk } from './RingDesk';
 import { RoundPages } from './RoundPages';
@@ -11,6 +12,7 @@ export const PlantView = () => (
     <RoundPages />
     <AgeDesk />
     <RingDesk />
+    <ContainerDesk />
     <PotDesk />
     <MarginNotes>
       <MarginNote title="Pour through">

@@ -61,12 +61,7 @@ export function Choice<T extends string>({
   return (
     <label className={className}>
       <span className="block text-sm text-faint">{label}</span>
-      <select
-        className="field"
-        aria-label={label}
-        value={value}
-        onChange={(e) => onChoose(e.target.value as T)}
-      >
+      <select className="field" aria-label={label} value={value} onChange={(e) => onChoose(e.target.value as T)}>
         {options.map(([key, text]) => (
           <option key={key} value={key}>
             {text}

@@ -4,7 +4,6 @@ import { useWatch } from 'react-hook-form';
 import { ProgrammeInput, type PlotRecord, type ProgrammeRecord, toDosedPlot } from '@wheat-ledger/contract';
 import {
   computeProgramme,
-  datesOf,
   formatTrimmed,
   midSupply,
   printDay,
@@ -17,6 +16,7 @@ import { useRecords } from '../app/api';
 import { useBench } from '../app/bench';
 import { useSeasons, useSiteIn, type ChosenSeason } from '../app/seasons';
 import { missingOf, usePlotKnown } from '../app/plotKnown';
+import { useAdvice } from '../app/soil';
 import { Term } from '../glossary/Term';
 import { Assumptions } from '../ui/Assumptions';
 import { CopyTo } from '../ui/CopyTo';
@@ -46,8 +46,9 @@ import { SeasonTimeline } from './SeasonTimeline';
 import { SiteStrips } from './SiteStrips';
 import { SplitPart } from './SplitPart';
 import { putSplit, scaleAll, splittable, useMoves } from './useMoves';
-import { useAdvice, useSoilNitrogen } from './useSoilNitrogen';
-import { useFollowed } from './useFollowed';
+import { useSoilNitrogen } from './useSoilNitrogen';
+import { FollowToggle } from './FollowToggle';
+import { fruitSetOf, useFollowed } from './useFollowed';
 import { WeekTable } from './WeekTable';
 import { YearsPart } from './YearsPart';
 import { useDoings } from '../app/useDoings';
@@ -93,7 +94,7 @@ function ProgrammeForm({
   const on = useMemo(() => toDosedPlot(plot), [plot]);
   const warmth = useMemo(() => siteSoilTemperature(site, open.season.from, YEAR), [site, open]);
   const inNumbers = useMemo(() => computeProgramme(doings, on, open.season, warmth), [doings, on, open, warmth]);
-  const [fruitSet] = datesOf({ kind: 'stage', stage: 'half' }, open.season, warmth) ?? [];
+  const fruitSet = fruitSetOf(open.season, warmth);
   const followed = useFollowed(inNumbers, doings, record?.id, open, on, warmth);
   const advice = useAdvice(plot.id);
   const soil = useSoilNitrogen(plot, open.season.from);
@@ -109,6 +110,7 @@ function ProgrammeForm({
     ],
     [shelf, recipes],
   );
+  const bagsOnShelf = useMemo(() => shelf.map((s) => s.product), [shelf]);
   const { compared } = useBench();
   const need = open.season.crop.uptakeKgPerHa.N?.mid;
   const onBench = useMemo(
@@ -147,17 +149,7 @@ function ProgrammeForm({
             ))}
           </span>
         </div>
-        {followed.can && (
-          <label className="no-print mb-1 flex items-center gap-1.5 text-[0.9375rem]">
-            <input
-              type="checkbox"
-              className="size-4 accent-wheat"
-              checked={followed.follows}
-              onChange={(e) => followed.setFollows(e.target.checked)}
-            />
-            As it was logged up to today, and as it is planned from then on
-          </label>
-        )}
+        <FollowToggle followed={followed} />
         <p className="mb-1" data-testid="weeks-sentence">
           {weeksSentence(weeks)}
         </p>
@@ -193,7 +185,7 @@ function ProgrammeForm({
         <div className="no-print">
           <FormPart title="What is given">
             <TextField name="name" label="Name of the programme" className="max-w-96" />
-            <ProgrammeRows options={options} bench={onBench} need={need} fruitSet={fruitSet} />
+            <ProgrammeRows options={options} bags={bagsOnShelf} bench={onBench} need={need} fruitSet={fruitSet} />
           </FormPart>
         </div>
         <GivenOnPaper

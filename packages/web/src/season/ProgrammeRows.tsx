@@ -1,13 +1,16 @@
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { Plus, Trash2 } from 'lucide-react';
 import {
   asSchool,
+  equalAmount,
   formatTrimmed,
+  midSupply,
   parseAmount,
   parseWhen,
   printAmount,
   printWhen,
+  scaledAmount,
   SCHOOL_WORDS,
   SCHOOLS,
   type Application,
@@ -20,6 +23,34 @@ import { rateText } from './useMoves';
 
 /** Two columns of a row's six on a wide screen. */
 const WIDE = 'col-span-2';
+
+/** Once another bag is chosen: as much nitrogen of it as the bag before brought. */
+function AsMuchAsBefore({ at, bags }: { at: number; bags: readonly Product[] }) {
+  const { control, setValue } = useFormContext<ProgrammeText>();
+  const { what, amount } = useWatch({ control, name: `applications.${at}` });
+  const [first, setFirst] = useState({ what, amount });
+  const bagOf = (value: string): Product | undefined => bags.find((b) => `product ${b.id}` === value);
+  const [from, to] = [bagOf(first.what), bagOf(what)];
+  const read = parseAmount(first.amount);
+  if (what === first.what || !from || !to || !read.ok) return null;
+  const factor = equalAmount(1, midSupply(from, 'N'), midSupply(to, 'N'));
+  if (factor === undefined) return null;
+  const then = printAmount(scaledAmount(read.amount, factor));
+  if (then === amount) return null;
+  const take = (): void => {
+    setValue(`applications.${at}.amount`, then, { shouldDirty: true, shouldValidate: true });
+    setFirst({ what, amount: then });
+  };
+  return (
+    <p className="col-span-full text-sm text-faint">
+      {from.name} brought as much nitrogen as{' '}
+      <button type="button" className="plain" onClick={take}>
+        {then}
+      </button>{' '}
+      of {to.name}.
+    </p>
+  );
+}
 
 /** Other ways of giving the same total, for a row that is given again and again. */
 function Schools({ at, fruitSet }: { at: number; fruitSet: string | undefined }) {
@@ -54,10 +85,11 @@ function Schools({ at, fruitSet }: { at: number; fruitSet: string | undefined })
 interface RowProps {
   readonly index: number;
   readonly options: readonly Option[];
+  readonly bags: readonly Product[];
   readonly fruitSet: string | undefined;
   readonly onRemove: () => void;
 }
-function Row({ index, options, fruitSet, onRemove }: RowProps) {
+function Row({ index, options, bags, fruitSet, onRemove }: RowProps) {
   const { control } = useFormContext<ProgrammeText>();
   const row = useWatch({ control, name: `applications.${index}` });
   const depth = DEPTH_LABELS[row.where];
@@ -82,6 +114,7 @@ function Row({ index, options, fruitSet, onRemove }: RowProps) {
           )}
           <TextField name={`${at}.share`} label="On how much" placeholder="all" />
           <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
+          <AsMuchAsBefore at={index} bags={bags} />
           <Schools at={index} fruitSet={fruitSet} />
         </div>
         <button type="button" className="plain no-print mt-6" title={`Take row ${index + 1} out`} onClick={onRemove}>
@@ -95,6 +128,8 @@ function Row({ index, options, fruitSet, onRemove }: RowProps) {
 
 interface ProgrammeRowsProps {
   readonly options: readonly Option[];
+  /** Every bag that may stand in a row. */
+  readonly bags: readonly Product[];
   /** Bags on the bench that bring nitrogen, and what the crop needs of it, kg/ha. */
   readonly bench: readonly Product[];
   readonly need: number | undefined;
@@ -102,7 +137,7 @@ interface ProgrammeRowsProps {
   readonly fruitSet: string | undefined;
 }
 /** The rows of a programme, to be added to and taken from. */
-export function ProgrammeRows({ options, bench, need, fruitSet }: ProgrammeRowsProps) {
+export function ProgrammeRows({ options, bags, bench, need, fruitSet }: ProgrammeRowsProps) {
   const { control } = useFormContext<ProgrammeText>();
   const { fields, append, remove } = useFieldArray({ control, name: 'applications' });
   return (
@@ -112,7 +147,7 @@ export function ProgrammeRows({ options, bench, need, fruitSet }: ProgrammeRowsP
       )}
       <ol>
         {fields.map((field, i) => (
-          <Row key={field.id} index={i} options={options} fruitSet={fruitSet} onRemove={() => remove(i)} />
+          <Row key={field.id} index={i} options={options} bags={bags} fruitSet={fruitSet} onRemove={() => remove(i)} />
         ))}
       </ol>
       <div className="mt-3 flex flex-wrap items-center gap-3">

@@ -94,6 +94,14 @@ export const cropText = (c: CropInput): CropText => ({
   note: c.note,
 });
 
+/** What the library says of leaves and ages. */
+const lineHints = (base: Crop | undefined): Pick<CropText, 'tissue' | 'ageGrade' | 'ageCap' | 'ages'> => ({
+  tissue: printTissueBands(base?.tissue ?? []) || 'not known',
+  ageGrade: base?.ages?.grade ?? '10-10-10',
+  ageCap: base?.ages ? `${formatGiven(base.ages.capG)} g` : '2 kg',
+  ages: printAgeRows(base?.ages?.rows ?? []) || 'not known',
+});
+
 /** What the library says where nothing is typed. */
 export function cropHints(basedOn: string): CropText {
   const base = libraryCrop(basedOn);
@@ -113,10 +121,7 @@ export function cropHints(basedOn: string): CropText {
     rooting: known(rootingM ? `${rangeText(rootingM)} m` : ''),
     saltThreshold: known(plain(salt?.thresholdMsPerCm)),
     saltSlope: known(plain(salt?.slopePercent)),
-    tissue: known(printTissueBands(base?.tissue ?? [])),
-    ageGrade: base?.ages?.grade ?? '10-10-10',
-    ageCap: base?.ages ? `${formatGiven(base.ages.capG)} g` : '2 kg',
-    ages: known(printAgeRows(base?.ages?.rows ?? [])),
+    ...lineHints(base),
   };
 }
 

@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { asDone, computeProgramme, type ComputedProgramme, type Doing, type DosedPlot } from '@wheat-ledger/core';
+import {
+  asDone,
+  computeProgramme,
+  datesOf,
+  type ComputedProgramme,
+  type Doing,
+  type DosedPlot,
+  type Season,
+} from '@wheat-ledger/core';
 import type { ChosenSeason } from '../app/seasons';
 import { today } from '../app/today';
 import { useLogged } from '../app/useLogged';
@@ -12,6 +20,10 @@ export function useSeasonLog(seasonId: string) {
     [logged, seasonId],
   );
 }
+
+/** The day a crop's fruit sets, where its course is known. */
+export const fruitSetOf = (season: Season, warmth: readonly number[]): string | undefined =>
+  datesOf({ kind: 'stage', stage: 'half' }, season, warmth)?.[0];
 
 /** A programme as it is planned or, where something of its season is logged, as it really goes: the log up to today, the plan from then on. */
 export function useFollowed(

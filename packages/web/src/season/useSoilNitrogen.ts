@@ -1,16 +1,7 @@
 import { useMemo } from 'react';
 import { toSite, toSoilReport, type PlotRecord } from '@wheat-ledger/contract';
-import { soilNitrogen, type Advice, type SoilNitrogen } from '@wheat-ledger/core';
+import { soilNitrogen, type SoilNitrogen } from '@wheat-ledger/core';
 import { useReportsOf } from '../app/soil';
-
-/** What the newest report with a recommendation recommends to give. */
-export function useAdvice(plotId: string): Advice | undefined {
-  const reports = useReportsOf(plotId);
-  return useMemo(() => {
-    const found = reports.find((r) => r.advice);
-    return found && toSoilReport(found).advice;
-  }, [reports]);
-}
 
 const HAS_SOIL = ['mineralSoil', 'halfPotting'];
 /** What the soil of a plot supplies from a day on, by its newest report; nothing in media that hold no soil. */

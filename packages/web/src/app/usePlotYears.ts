@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { HarvestRecord, PlotRecord } from '@wheat-ledger/contract';
 import { waterBrings, yearlyBalances, type Harvested, type WaterHolds, type YearBalance } from '@wheat-ledger/core';
-import { useRecords } from '../app/api';
-import { useLogged, type Logged } from '../app/useLogged';
-import { useGround } from '../app/usePlans';
-import { ofPlot, type ShelfProduct } from '../app/workspace';
+import { useRecords } from './api';
+import { useLogged, type Logged } from './useLogged';
+import { useGround } from './usePlans';
+import { ofPlot, type ShelfProduct } from './workspace';
 
 /** A plot as it went, year by year. */
 export interface PlotYears {
