@@ -1,0 +1,3 @@
+declare module 'jstat' {
+  export const jStat: { readonly noncentralt: { readonly cdf: (x: number, df: number, shift: number) => number } };
+}

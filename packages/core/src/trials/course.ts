@@ -1,0 +1,135 @@
+import { daysBetween } from '../quantity/index.js';
+
+export const MEASURE_KINDS = ['number', 'harvest', 'timed', 'count', 'score'] as const;
+export type MeasureKind = (typeof MEASURE_KINDS)[number];
+export const MEASURE_WORDS: Readonly<Record<MeasureKind, string>> = {
+  number: 'a number, again and again',
+  harvest: 'what is harvested, added up',
+  timed: 'how long it takes',
+  count: 'a count',
+  score: 'a score of 1 to 5',
+};
+/** Something that is measured in every unit. */
+export interface Measure {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: MeasureKind;
+  readonly unit: string;
+  /** Which way is better. */
+  readonly better: 'more' | 'less';
+}
+/** One value of one unit on one day. */
+export interface TrialReading {
+  readonly measure: string;
+  readonly unit: number;
+  /** ISO date. */
+  readonly on: string;
+  readonly value: number;
+  /** Of a timed run: whether it was not over yet when watching stopped. */
+  readonly notOver?: boolean | undefined;
+}
+const sorted = (readings: readonly TrialReading[]): readonly TrialReading[] =>
+  [...readings].sort((a, b) => a.on.localeCompare(b.on));
+
+/** How a course of one unit is told in one number. */
+export const SUMMARIES = ['last', 'slope', 'area'] as const;
+export type Summary = (typeof SUMMARIES)[number];
+
+/** Change a day, by least squares; undefined below two days. @example slopeOf(readings) // 1.2 cm a day */
+export function slopeOf(readings: readonly TrialReading[]): number | undefined {
+  const [first, ...rest] = sorted(readings);
+  if (!first || rest.length === 0) return undefined;
+  const points = readings.map((r) => [daysBetween(first.on, r.on), r.value] as const);
+  const mean = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0) / of.length;
+  const [mx, my] = [mean(points.map(([x]) => x)), mean(points.map(([, y]) => y))];
+  const spread = points.reduce((all, [x]) => all + (x - mx) ** 2, 0);
+  return spread > 0 ? points.reduce((all, [x, y]) => all + (x - mx) * (y - my), 0) / spread : undefined;
+}
+/** Mean over the days between the first and the last, by trapezes; undefined below two days. */
+export function areaOf(readings: readonly TrialReading[]): number | undefined {
+  const all = sorted(readings);
+  const [first] = all;
+  const last = all.at(-1);
+  const days = first && last ? daysBetween(first.on, last.on) : 0;
+  if (days <= 0) return undefined;
+  const area = all.slice(1).reduce((sum, r, i) => {
+    const before = all[i] ?? r;
+    return sum + (daysBetween(before.on, r.on) * (before.value + r.value)) / 2;
+  }, 0);
+  return area / days;
+}
+
+/**
+ * What one unit comes to in one measure: harvests added up, the rest by its last value, its slope or the mean of its course; NaN where there is none.
+ * @param until the last day that counts
+ */
+export function valueOf(measure: Measure, readings: readonly TrialReading[], summary: Summary = 'last', until?: string): number {
+  const own = readings.filter((r) => r.measure === measure.key && (until === undefined || r.on <= until));
+  if (own.length === 0) return Number.NaN;
+  if (measure.kind === 'harvest') return own.reduce((sum, r) => sum + r.value, 0);
+  if (summary === 'slope') return slopeOf(own) ?? Number.NaN;
+  if (summary === 'area') return areaOf(own) ?? Number.NaN;
+  return sorted(own).at(-1)?.value ?? Number.NaN;
+}
+
+/** Water that went in, mm a minute, so that pots of other sizes compare. @example mmPerMinute(1, 0.07, 5) // a litre on 0.07 m² in 5 minutes is 2.9 */
+export function mmPerMinute(litres: number, areaM2: number, minutes: number): number {
+  if (!(areaM2 > 0 && minutes > 0)) throw new RangeError('Expected ground and minutes above zero.');
+  return litres / areaM2 / minutes;
+}
+
+/** A value that does not fit the course of its own unit: it is asked about. */
+export interface Odd {
+  readonly reading: TrialReading;
+  readonly why: string;
+}
+/** Other readings than this of a unit say too little to call one odd. */
+const LEAST_COURSE = 3;
+const FAR = 4;
+/**
+ * Whether a value fits the others of its unit: against the median of the steps from day to day of all units. A tenfold slip of the pen stands out, a storm
+ * that laid all units does not.
+ * @param all readings of the measure, this one among them
+ */
+export function oddOf(reading: TrialReading, all: readonly TrialReading[]): Odd | undefined {
+  const own = sorted(all.filter((r) => r.unit === reading.unit && r.measure === reading.measure && r.on < reading.on));
+  const before = own.at(-1);
+  const others = all.filter((r) => r.measure === reading.measure && r.on === reading.on && r.unit !== reading.unit);
+  if (!before || others.length < LEAST_COURSE) return undefined;
+  const steps = others.flatMap((r) => {
+    const last = sorted(all.filter((o) => o.unit === r.unit && o.measure === r.measure && o.on < r.on)).at(-1);
+    return last ? [r.value - last.value] : [];
+  });
+  if (steps.length < LEAST_COURSE) return undefined;
+  const middle = median(steps);
+  const spread = median(steps.map((s) => Math.abs(s - middle))) * 1.4826;
+  const step = reading.value - before.value;
+  const least = 0.1 * Math.max(Math.abs(before.value), Math.abs(middle));
+  if (Math.abs(step - middle) <= FAR * Math.max(spread, least)) return undefined;
+  return { reading, why: `it was ${before.value} before, and the others changed by about ${Number(middle.toPrecision(3))}` };
+}
+export function median(values: readonly number[]): number {
+  const all = [...values].sort((a, b) => a - b);
+  const half = Math.floor(all.length / 2);
+  return all.length % 2 === 1 ? (all[half] ?? Number.NaN) : ((all[half - 1] ?? Number.NaN) + (all[half] ?? Number.NaN)) / 2;
+}
+
+/** Which arm led on which day of a harvest, by what was added up so far; of a tie the first. */
+export interface Leader {
+  readonly on: string;
+  readonly arm: number;
+  readonly totals: readonly number[];
+}
+/** @param armOf the arm of a unit, by its number */
+export function leaders(readings: readonly TrialReading[], armOf: ReadonlyMap<number, number>, arms: number, better: Measure['better']): readonly Leader[] {
+  const days = [...new Set(readings.map((r) => r.on))].sort();
+  const counts = Array.from({ length: arms }, (_, a) => [...armOf.values()].filter((x) => x === a).length);
+  return days.map((on) => {
+    const totals = counts.map((units, a) => {
+      const sum = readings.filter((r) => r.on <= on && armOf.get(r.unit) === a).reduce((all, r) => all + r.value, 0);
+      return units > 0 ? sum / units : 0;
+    });
+    const best = better === 'more' ? Math.max(...totals) : Math.min(...totals);
+    return { on, arm: totals.indexOf(best), totals };
+  });
+}
