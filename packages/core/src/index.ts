@@ -13,4 +13,5 @@ export * from './release/index.js';
 export * from './mix/index.js';
 export * from './rounds/index.js';
 export * from './claims/index.js';
+export * from './trials/index.js';
 export * from './laboratory/index.js';

@@ -74,7 +74,9 @@ const blocked = SOYBEANS.flatMap((values, arm) => values.map((value, block) => (
 
 test('a classical trial in blocks: treatments 83.84, blocks 49.84, error 86.56, F 3.87', () => {
   const found = anova(blocked);
-  expect([found.arms.ss, found.layout.ss, found.error.ss].map((s) => Number(s.toFixed(2)))).toEqual([83.84, 49.84, 86.56]);
+  expect([found.arms.ss, found.layout.ss, found.error.ss].map((s) => Number(s.toFixed(2)))).toEqual([
+    83.84, 49.84, 86.56,
+  ]);
   expect([found.arms.df, found.layout.df, found.error.df]).toEqual([4, 4, 16]);
   expect(found.f).toBeCloseTo(3.87, 2);
   expect(found.p).toBeCloseTo(0.022, 3);
@@ -85,7 +87,12 @@ test('adding a constant changes nothing, a lost unit costs a degree of freedom, 
   expect(shifted.f).toBeCloseTo(anova(blocked).f!, 8);
   expect(anova(blocked.slice(1)).error.df).toBe(15);
   const square = [0, 1, 2].flatMap((row) =>
-    [0, 1, 2].map((column) => ({ arm: (row + column) % 3, row, column, value: row * 10 + column * 3 + ((row + column) % 3) })),
+    [0, 1, 2].map((column) => ({
+      arm: (row + column) % 3,
+      row,
+      column,
+      value: row * 10 + column * 3 + ((row + column) % 3),
+    })),
   );
   const found = anova(square);
   expect([found.arms.df, found.layout.df, found.error.df]).toEqual([2, 4, 2]);

@@ -41,7 +41,10 @@ const dummies = (values: readonly (number | undefined)[]): readonly (readonly nu
     .map((level) => values.map((v) => (v === level ? 1 : 0)));
 
 /** Sum of squares that is left, and how many columns really took something out. */
-function residual(columns: readonly (readonly number[])[], y: readonly number[]): { readonly ss: number; readonly rank: number } {
+function residual(
+  columns: readonly (readonly number[])[],
+  y: readonly number[],
+): { readonly ss: number; readonly rank: number } {
   const ones = y.map(() => 1);
   const x = new Matrix([ones, ...columns].map((c) => [...c])).transpose();
   const qr = new QrDecomposition(x);
@@ -61,7 +64,10 @@ function residual(columns: readonly (readonly number[])[], y: readonly number[])
 const source = (df: number, ss: number): Source => ({ df, ss, ms: df > 0 ? ss / df : Number.NaN });
 
 /** Sums of squares of a layout without blocks, by means alone: exact where numbers are large and lie close together. */
-function byMeans(y: readonly number[], arms: readonly number[]): { readonly between: number; readonly within: number; readonly groups: number } {
+function byMeans(
+  y: readonly number[],
+  arms: readonly number[],
+): { readonly between: number; readonly within: number; readonly groups: number } {
   const groups = new Map<number, number[]>();
   y.forEach((v, i) => groups.set(arms[i] ?? 0, [...(groups.get(arms[i] ?? 0) ?? []), v]));
   const mean = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0) / of.length;
@@ -82,7 +88,8 @@ function byMeans(y: readonly number[], arms: readonly number[]): { readonly betw
  */
 export function anova(observations: readonly Observation[]): Anova {
   const [first] = observations;
-  if (!first || observations.length < 2) throw new RangeError(`Read ${observations.length} units, expected two or more.`);
+  if (!first || observations.length < 2)
+    throw new RangeError(`Read ${observations.length} units, expected two or more.`);
   // Counted from the first value: large numbers that lie close together lose nothing.
   const y = observations.map((o) => o.value - first.value);
   const n = y.length;

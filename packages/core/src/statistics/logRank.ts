@@ -10,7 +10,10 @@ export interface Timed {
  * @returns χ² on one degree of freedom with its p; undefined where nothing was over while both were watched
  * @example logRank(remission6mp, remissionPlacebo)?.chiSquare // 16.79
  */
-export function logRank(a: readonly Timed[], b: readonly Timed[]): { readonly chiSquare: number; readonly p: number } | undefined {
+export function logRank(
+  a: readonly Timed[],
+  b: readonly Timed[],
+): { readonly chiSquare: number; readonly p: number } | undefined {
   const times = [...new Set([...a, ...b].filter((t) => t.over).map((t) => t.minutes))].sort((x, y) => x - y);
   let [observed, expected, variance] = [0, 0, 0];
   for (const at of times) {

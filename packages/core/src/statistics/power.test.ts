@@ -30,7 +30,29 @@ test('no difference is found as often as it may be by chance, more units find mo
 /** Weeks in remission (Freireich et al. 1963), a mark for those still in it. */
 const timed = (...of: readonly (number | string)[]): readonly Timed[] =>
   of.map((t) => ({ minutes: Number(String(t).replace('+', '')), over: typeof t === 'number' }));
-const TREATED = timed(6, 6, 6, '6+', 7, '9+', 10, '10+', '11+', 13, 16, '17+', '19+', '20+', 22, 23, '25+', '32+', '32+', '34+', '35+');
+const TREATED = timed(
+  6,
+  6,
+  6,
+  '6+',
+  7,
+  '9+',
+  10,
+  '10+',
+  '11+',
+  13,
+  16,
+  '17+',
+  '19+',
+  '20+',
+  22,
+  23,
+  '25+',
+  '32+',
+  '32+',
+  '34+',
+  '35+',
+);
 const PLACEBO = timed(1, 1, 2, 2, 3, 4, 4, 5, 5, 8, 8, 8, 8, 11, 11, 12, 12, 15, 17, 22, 23);
 
 test('the log-rank test of a textbook example: χ² 16.79', () => {

@@ -25,7 +25,13 @@ export function power(difference: number, cv: number, replicates: number, df: nu
 }
 
 /** The least difference that is found with a given chance; undefined where the layout leaves nothing to judge by. @example leastDifference(0.12, 2, 2) // about 0.70 */
-export function leastDifference(cv: number, replicates: number, df: number, wanted = 0.8, alpha = 0.05): number | undefined {
+export function leastDifference(
+  cv: number,
+  replicates: number,
+  df: number,
+  wanted = 0.8,
+  alpha = 0.05,
+): number | undefined {
   if (!(df >= 1) || !(replicates >= 1)) return undefined;
   let [low, high] = [0, cv];
   while (power(high, cv, replicates, df, alpha) < wanted) {

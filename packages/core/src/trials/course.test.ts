@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { areaOf, leaders, mmPerMinute, oddOf, slopeOf, valueOf, type Measure, type TrialReading } from './course.js';
+import { areaOf, leaders, mmPerMinute, oddOf, slopeOf, valueOf, type Outcome, type TrialReading } from './course.js';
 import { costPerGain, decide, scaled } from './decide.js';
 import { mergeGardens } from './neighbours.js';
 import { fairP, lastUsefulLook, peek } from './peek.js';
 
-const height: Measure = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
-const picked: Measure = { key: 'p', name: 'fruit', kind: 'harvest', unit: 'kg', better: 'more' };
+const height: Outcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
+const picked: Outcome = { key: 'p', name: 'fruit', kind: 'harvest', unit: 'kg', better: 'more' };
 const read = (unit: number, on: string, value: number, measure = 'h'): TrialReading => ({ measure, unit, on, value });
 
 test('a course is told by its last value, its slope or its mean; harvests add up; a day that is too late does not count', () => {
@@ -24,7 +24,9 @@ test('a course is told by its last value, its slope or its mean; harvests add up
 test('a tenfold slip is asked about, a step like the others’ is not, and of little nothing is said', () => {
   const all = [1, 2, 3, 4, 5].flatMap((u) => [read(u, '2026-05-01', 10 + u), read(u, '2026-05-11', 20 + u)]);
   const slip = read(1, '2026-05-11', 210);
-  expect(oddOf(slip, [...all.filter((r) => r.unit !== 1 || r.on !== slip.on), slip])!.why).toMatch(/11 before.*about 10/);
+  expect(oddOf(slip, [...all.filter((r) => r.unit !== 1 || r.on !== slip.on), slip])!.why).toMatch(
+    /11 before.*about 10/,
+  );
   expect(oddOf(all[1]!, all)).toBeUndefined();
   expect(oddOf(slip, [slip])).toBeUndefined();
 });
@@ -87,13 +89,17 @@ describe('deciding', () => {
 
   test('the order does not change with the scale of the weights', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 4, maxLength: 4 }), fc.integer({ min: 1, max: 9 }), (values, by) => {
-        const criteria = [
-          { ...gain, values },
-          { ...cost, values: [...values].reverse() },
-        ];
-        expect(decide(criteria.map((c) => ({ ...c, weight: c.weight * by }))).order).toEqual(decide(criteria).order);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 4, maxLength: 4 }),
+        fc.integer({ min: 1, max: 9 }),
+        (values, by) => {
+          const criteria = [
+            { ...gain, values },
+            { ...cost, values: [...values].reverse() },
+          ];
+          expect(decide(criteria.map((c) => ({ ...c, weight: c.weight * by }))).order).toEqual(decide(criteria).order);
+        },
+      ),
     );
   });
 });

@@ -1,8 +1,8 @@
 import { daysBetween } from '../quantity/index.js';
 
-export const MEASURE_KINDS = ['number', 'harvest', 'timed', 'count', 'score'] as const;
-export type MeasureKind = (typeof MEASURE_KINDS)[number];
-export const MEASURE_WORDS: Readonly<Record<MeasureKind, string>> = {
+export const OUTCOME_KINDS = ['number', 'harvest', 'timed', 'count', 'score'] as const;
+export type OutcomeKind = (typeof OUTCOME_KINDS)[number];
+export const OUTCOME_WORDS: Readonly<Record<OutcomeKind, string>> = {
   number: 'a number, again and again',
   harvest: 'what is harvested, added up',
   timed: 'how long it takes',
@@ -10,10 +10,10 @@ export const MEASURE_WORDS: Readonly<Record<MeasureKind, string>> = {
   score: 'a score of 1 to 5',
 };
 /** Something that is measured in every unit. */
-export interface Measure {
+export interface Outcome {
   readonly key: string;
   readonly name: string;
-  readonly kind: MeasureKind;
+  readonly kind: OutcomeKind;
   readonly unit: string;
   /** Which way is better. */
   readonly better: 'more' | 'less';
@@ -33,7 +33,7 @@ const sorted = (readings: readonly TrialReading[]): readonly TrialReading[] =>
 
 /** How a course of one unit is told in one number. */
 export const SUMMARIES = ['last', 'slope', 'area'] as const;
-export type Summary = (typeof SUMMARIES)[number];
+export type CourseSummary = (typeof SUMMARIES)[number];
 
 /** Change a day, by least squares; undefined below two days. @example slopeOf(readings) // 1.2 cm a day */
 export function slopeOf(readings: readonly TrialReading[]): number | undefined {
@@ -63,7 +63,12 @@ export function areaOf(readings: readonly TrialReading[]): number | undefined {
  * What one unit comes to in one measure: harvests added up, the rest by its last value, its slope or the mean of its course; NaN where there is none.
  * @param until the last day that counts
  */
-export function valueOf(measure: Measure, readings: readonly TrialReading[], summary: Summary = 'last', until?: string): number {
+export function valueOf(
+  measure: Outcome,
+  readings: readonly TrialReading[],
+  summary: CourseSummary = 'last',
+  until?: string,
+): number {
   const own = readings.filter((r) => r.measure === measure.key && (until === undefined || r.on <= until));
   if (own.length === 0) return Number.NaN;
   if (measure.kind === 'harvest') return own.reduce((sum, r) => sum + r.value, 0);
@@ -106,12 +111,17 @@ export function oddOf(reading: TrialReading, all: readonly TrialReading[]): Odd 
   const step = reading.value - before.value;
   const least = 0.1 * Math.max(Math.abs(before.value), Math.abs(middle));
   if (Math.abs(step - middle) <= FAR * Math.max(spread, least)) return undefined;
-  return { reading, why: `it was ${before.value} before, and the others changed by about ${Number(middle.toPrecision(3))}` };
+  return {
+    reading,
+    why: `it was ${before.value} before, and the others changed by about ${Number(middle.toPrecision(3))}`,
+  };
 }
 export function median(values: readonly number[]): number {
   const all = [...values].sort((a, b) => a - b);
   const half = Math.floor(all.length / 2);
-  return all.length % 2 === 1 ? (all[half] ?? Number.NaN) : ((all[half - 1] ?? Number.NaN) + (all[half] ?? Number.NaN)) / 2;
+  return all.length % 2 === 1
+    ? (all[half] ?? Number.NaN)
+    : ((all[half - 1] ?? Number.NaN) + (all[half] ?? Number.NaN)) / 2;
 }
 
 /** Which arm led on which day of a harvest, by what was added up so far; of a tie the first. */
@@ -121,7 +131,12 @@ export interface Leader {
   readonly totals: readonly number[];
 }
 /** @param armOf the arm of a unit, by its number */
-export function leaders(readings: readonly TrialReading[], armOf: ReadonlyMap<number, number>, arms: number, better: Measure['better']): readonly Leader[] {
+export function leaders(
+  readings: readonly TrialReading[],
+  armOf: ReadonlyMap<number, number>,
+  arms: number,
+  better: Outcome['better'],
+): readonly Leader[] {
   const days = [...new Set(readings.map((r) => r.on))].sort();
   const counts = Array.from({ length: arms }, (_, a) => [...armOf.values()].filter((x) => x === a).length);
   return days.map((on) => {

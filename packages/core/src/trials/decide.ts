@@ -15,13 +15,20 @@ export interface Decision {
   /** Arms that another is as good as in all and better than in one. */
   readonly dominated: readonly { readonly arm: number; readonly by: number }[];
   /** For each criterion between which shares of all weight the best stays the best, the others keeping their proportions. */
-  readonly holds: readonly { readonly name: string; readonly share: number; readonly low: number; readonly high: number }[];
+  readonly holds: readonly {
+    readonly name: string;
+    readonly share: number;
+    readonly low: number;
+    readonly high: number;
+  }[];
 }
 
 /** Each arm's value between the worst, 0, and the best, 1; where all are the same, 1. */
 export function scaled({ values, better }: Pick<Criterion, 'values' | 'better'>): readonly number[] {
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  return values.map((v) => (high === low ? 1 : better === 'more' ? (v - low) / (high - low) : (high - v) / (high - low)));
+  return values.map((v) =>
+    high === low ? 1 : better === 'more' ? (v - low) / (high - low) : (high - v) / (high - low),
+  );
 }
 const STEPS = 200;
 
@@ -39,7 +46,9 @@ export function decide(criteria: readonly Criterion[]): Decision {
   const parts = criteria.map((c) => scaled(c));
   const scoresAt = (weights: readonly number[]): readonly number[] => {
     const total = weights.reduce((a, b) => a + b, 0);
-    return Array.from({ length: arms }, (_, arm) => parts.reduce((sum, p, k) => sum + (p[arm] ?? 0) * ((weights[k] ?? 0) / total), 0));
+    return Array.from({ length: arms }, (_, arm) =>
+      parts.reduce((sum, p, k) => sum + (p[arm] ?? 0) * ((weights[k] ?? 0) / total), 0),
+    );
   };
   const orderOf = (scores: readonly number[]): readonly number[] =>
     scores.map((_, i) => i).sort((a, b) => (scores[b] ?? 0) - (scores[a] ?? 0) || a - b);
@@ -71,7 +80,8 @@ export function decide(criteria: readonly Criterion[]): Decision {
       const share = weight / all;
       let [low, high] = [share, share];
       for (let i = 1; i <= STEPS && stays(k, Math.max(0, share - i / STEPS)); i++) low = Math.max(0, share - i / STEPS);
-      for (let i = 1; i <= STEPS && stays(k, Math.min(1, share + i / STEPS)); i++) high = Math.min(1, share + i / STEPS);
+      for (let i = 1; i <= STEPS && stays(k, Math.min(1, share + i / STEPS)); i++)
+        high = Math.min(1, share + i / STEPS);
       return { name, share, low, high };
     }),
   };

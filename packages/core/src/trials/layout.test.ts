@@ -1,16 +1,27 @@
 import fc from 'fast-check';
-import { blocksToReach, layOut, leastP, type Unit } from './layout.js';
+import { blocksToReach, layOut, leastP, type TrialUnit } from './layout.js';
 
-const count = (units: readonly Unit[], of: (u: Unit) => unknown): number => new Set(units.map(of)).size;
+const count = (units: readonly TrialUnit[], of: (u: TrialUnit) => unknown): number => new Set(units.map(of)).size;
 
 test('every block holds every arm once, and a seed gives the same layout every time', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 2, max: 8 }), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 1e6 }), (arms, blocks, seed) => {
-      const units = layOut('blocks', arms, blocks, seed);
-      expect(units).toHaveLength(arms * blocks);
-      for (let b = 0; b < blocks; b++) expect(count(units.filter((u) => u.block === b), (u) => u.arm)).toBe(arms);
-      expect(layOut('blocks', arms, blocks, seed)).toEqual(units);
-    }),
+    fc.property(
+      fc.integer({ min: 2, max: 8 }),
+      fc.integer({ min: 1, max: 8 }),
+      fc.integer({ min: 1, max: 1e6 }),
+      (arms, blocks, seed) => {
+        const units = layOut('blocks', arms, blocks, seed);
+        expect(units).toHaveLength(arms * blocks);
+        for (let b = 0; b < blocks; b++)
+          expect(
+            count(
+              units.filter((u) => u.block === b),
+              (u) => u.arm,
+            ),
+          ).toBe(arms);
+        expect(layOut('blocks', arms, blocks, seed)).toEqual(units);
+      },
+    ),
   );
 });
 
@@ -19,8 +30,18 @@ test('a Latin square holds every arm once in each row and column; all mixed hold
     fc.property(fc.integer({ min: 2, max: 8 }), fc.integer({ min: 1, max: 1e6 }), (arms, seed) => {
       const square = layOut('latin', arms, 1, seed);
       for (let i = 0; i < arms; i++) {
-        expect(count(square.filter((u) => u.row === i), (u) => u.arm)).toBe(arms);
-        expect(count(square.filter((u) => u.column === i), (u) => u.arm)).toBe(arms);
+        expect(
+          count(
+            square.filter((u) => u.row === i),
+            (u) => u.arm,
+          ),
+        ).toBe(arms);
+        expect(
+          count(
+            square.filter((u) => u.column === i),
+            (u) => u.arm,
+          ),
+        ).toBe(arms);
       }
       const mixed = layOut('random', arms, 3, seed);
       for (let a = 0; a < arms; a++) expect(mixed.filter((u) => u.arm === a)).toHaveLength(3);
@@ -35,8 +56,14 @@ test('codes are each there once, and what they are made of says nothing of an ar
   // The codes are the same whatever stands where: they are drawn apart from the arms.
   expect(layOut('random', 4, 12, 5).map((u) => u.code)).toEqual(units.map((u) => u.code));
   // No letter stands with one arm alone.
-  const armsWith = (letter: string) => count(units.filter((u) => u.code.startsWith(letter)), (u) => u.arm);
-  const often = [...new Set(units.map((u) => u.code[0]!))].filter((l) => units.filter((u) => u.code.startsWith(l)).length >= 4);
+  const armsWith = (letter: string) =>
+    count(
+      units.filter((u) => u.code.startsWith(letter)),
+      (u) => u.arm,
+    );
+  const often = [...new Set(units.map((u) => u.code[0]!))].filter(
+    (l) => units.filter((u) => u.code.startsWith(l)).length >= 4,
+  );
   expect(often.some((l) => armsWith(l) > 1)).toBe(true);
 });
 

@@ -1,15 +1,15 @@
 import { uniformDraws } from '../quantity/index.js';
 
 export const LAYOUTS = ['blocks', 'random', 'latin'] as const;
-export type Layout = (typeof LAYOUTS)[number];
-export const LAYOUT_WORDS: Readonly<Record<Layout, string>> = {
+export type TrialLayout = (typeof LAYOUTS)[number];
+export const LAYOUT_WORDS: Readonly<Record<TrialLayout, string>> = {
   blocks: 'blocks, each with every arm once',
   random: 'all mixed, without blocks',
   latin: 'a Latin square: every arm once in each row and column',
 };
 
 /** One place of a trial: which arm stands there, and the code that says so only to who holds the key. */
-export interface Unit {
+export interface TrialUnit {
   readonly number: number;
   readonly arm: number;
   /** Counted from 0; undefined in a layout without blocks. */
@@ -45,13 +45,22 @@ const LETTERS = 'ACDEFHJKMNPRTUWXY';
 function codes(count: number, seed: number): readonly string[] {
   const draw = seeded(seed ^ 0x5eed);
   const found = new Set<string>();
-  while (found.size < count) found.add(range(3).map(() => LETTERS[below(draw, LETTERS.length)]).join(''));
+  while (found.size < count)
+    found.add(
+      range(3)
+        .map(() => LETTERS[below(draw, LETTERS.length)])
+        .join(''),
+    );
   return [...found];
 }
 
 /** A square in which each arm stands once in every row and column, its rows, columns and arms in an order of chance. */
 export function latinSquare(arms: number, draw: () => number): readonly (readonly number[])[] {
-  const [rows, columns, names] = [shuffled(range(arms), draw), shuffled(range(arms), draw), shuffled(range(arms), draw)];
+  const [rows, columns, names] = [
+    shuffled(range(arms), draw),
+    shuffled(range(arms), draw),
+    shuffled(range(arms), draw),
+  ];
   return rows.map((r) => columns.map((c) => names[(r + c) % arms] ?? 0));
 }
 
@@ -64,9 +73,10 @@ export const MOST_UNITS = 600;
  * @throws RangeError for fewer than two arms, no replicate, or more units than are laid out
  * @example layOut('blocks', 3, 4, 7).length // 12
  */
-export function layOut(layout: Layout, arms: number, replicates: number, seed: number): readonly Unit[] {
+export function layOut(layout: TrialLayout, arms: number, replicates: number, seed: number): readonly TrialUnit[] {
   const times = layout === 'latin' ? arms : replicates;
-  if (!(arms >= 2 && times >= 1)) throw new RangeError(`Read ${arms} arms × ${times}, expected two arms and one of each or more.`);
+  if (!(arms >= 2 && times >= 1))
+    throw new RangeError(`Read ${arms} arms × ${times}, expected two arms and one of each or more.`);
   if (arms * times > MOST_UNITS) throw new RangeError(`Read ${arms * times} units, expected at most ${MOST_UNITS}.`);
   const draw = seeded(seed);
   const rows: readonly (readonly number[])[] =
@@ -75,19 +85,29 @@ export function layOut(layout: Layout, arms: number, replicates: number, seed: n
       : layout === 'blocks'
         ? range(times).map(() => shuffled(range(arms), draw))
         : ((all) => range(times).map((r) => all.slice(r * arms, (r + 1) * arms)))(
-            shuffled(range(times).flatMap(() => range(arms)), draw),
+            shuffled(
+              range(times).flatMap(() => range(arms)),
+              draw,
+            ),
           );
   const names = codes(arms * times, seed);
   return rows.flatMap((row, r) =>
-    row.map((arm, c): Unit => {
+    row.map((arm, c): TrialUnit => {
       const number = r * arms + c + 1;
-      return { number, arm, block: layout === 'blocks' ? r : undefined, row: r, column: c, code: names[number - 1] ?? '' };
+      return {
+        number,
+        arm,
+        block: layout === 'blocks' ? r : undefined,
+        row: r,
+        column: c,
+        code: names[number - 1] ?? '',
+      };
     }),
   );
 }
 
 /** The least p that a layout can reach when one arm stands far out. @example leastP('blocks', 2, 6) // 1/32 = 0.031 */
-export function leastP(layout: Layout, arms: number, replicates: number): number {
+export function leastP(layout: TrialLayout, arms: number, replicates: number): number {
   if (layout === 'blocks') return Math.min(1, arms ** (1 - replicates));
   if (layout === 'latin') return Math.min(1, 1 / latinCount(arms));
   // The arm that stands far out may take any of so many sets of places; of two arms both say the same.

@@ -21,7 +21,8 @@ export interface Gardens {
  */
 export function mergeGardens(results: readonly GardenResult[]): Gardens | undefined {
   const byGarden = new Map<string, number[]>();
-  for (const { garden, differences } of results) byGarden.set(garden, [...(byGarden.get(garden) ?? []), ...differences]);
+  for (const { garden, differences } of results)
+    byGarden.set(garden, [...(byGarden.get(garden) ?? []), ...differences]);
   const means = [...byGarden.values()].filter((d) => d.length > 0).map((d) => d.reduce((a, b) => a + b, 0) / d.length);
   const n = means.length;
   if (n === 0) return undefined;

@@ -13,7 +13,11 @@ export function fairP(look: number, alpha = ALPHA): number {
   return (alpha * 6) / (Math.PI * Math.round(look)) ** 2;
 }
 /** Whether stopping at a look is fair. @param least the least p that the layout can reach */
-export function peek(look: number, p: number, least: number): { readonly fair: boolean; readonly needed: number; readonly never: boolean } {
+export function peek(
+  look: number,
+  p: number,
+  least: number,
+): { readonly fair: boolean; readonly needed: number; readonly never: boolean } {
   const needed = fairP(look);
   return { fair: p <= needed, needed, never: least > needed };
 }

@@ -20,7 +20,9 @@ test('two arms in six blocks, one always ahead: p is 2 of 64', () => {
 function byHand(rows: readonly (readonly number[])[]): number {
   const arms = rows[0]!.length;
   const orders = (list: readonly number[]): number[][] =>
-    list.length < 2 ? [[...list]] : list.flatMap((x, i) => orders([...list.slice(0, i), ...list.slice(i + 1)]).map((o) => [x, ...o]));
+    list.length < 2
+      ? [[...list]]
+      : list.flatMap((x, i) => orders([...list.slice(0, i), ...list.slice(i + 1)]).map((o) => [x, ...o]));
   const mean = (v: readonly number[]): number => v.reduce((a, b) => a + b, 0) / v.length;
   const most = (table: readonly (readonly number[])[]): readonly number[] => {
     const grand = mean(table.flat());
@@ -46,14 +48,37 @@ function byHand(rows: readonly (readonly number[])[]): number {
   return beyond / all;
 }
 test.each([
-  [[[5, 6.2, 5.5], [4, 5.1, 3.9], [6, 7.4, 6.3]]],
-  [[[5, 9, 5.5], [4, 4.4, 8], [6, 7.4, 6.3], [5.2, 5.9, 5]]],
-  [[[10, 12], [11, 12.5], [9, 8], [10, 13]]],
+  [
+    [
+      [5, 6.2, 5.5],
+      [4, 5.1, 3.9],
+      [6, 7.4, 6.3],
+    ],
+  ],
+  [
+    [
+      [5, 9, 5.5],
+      [4, 4.4, 8],
+      [6, 7.4, 6.3],
+      [5.2, 5.9, 5],
+    ],
+  ],
+  [
+    [
+      [10, 12],
+      [11, 12.5],
+      [9, 8],
+      [10, 13],
+    ],
+  ],
 ])('all arrangements gone through agree with arrangements written out: %j', (rows) => {
   expect(pOf(blocks(...rows))[0]).toBeCloseTo(byHand(rows), 12);
 });
 
-const table = fc.array(fc.array(fc.integer({ min: 0, max: 1000 }), { minLength: 3, maxLength: 3 }), { minLength: 3, maxLength: 3 });
+const table = fc.array(fc.array(fc.integer({ min: 0, max: 1000 }), { minLength: 3, maxLength: 3 }), {
+  minLength: 3,
+  maxLength: 3,
+});
 test('adding a constant to all, or to a block, changes no p; other names for the arms carry their p along', () => {
   fc.assert(
     fc.property(table, fc.integer({ min: -500, max: 500 }), (rows, shift) => {

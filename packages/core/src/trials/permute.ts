@@ -1,5 +1,5 @@
 import { uniformDraws } from '../quantity/index.js';
-import { latinSquare, shuffled, type Layout } from './layout.js';
+import { latinSquare, shuffled, type TrialLayout } from './layout.js';
 
 /** A unit as far as it is judged. */
 export interface Placed {
@@ -11,7 +11,7 @@ export interface Placed {
   readonly values: readonly number[];
 }
 export interface PermuteOptions {
-  readonly layout: Layout;
+  readonly layout: TrialLayout;
   /** The arm that the others are set against. */
   readonly control: number;
   readonly seed?: number;
@@ -48,11 +48,12 @@ function* orders(n: number): Generator<readonly number[]> {
     yield [];
     return;
   }
-  for (const rest of orders(n - 1)) for (let at = 0; at < n; at++) yield [...rest.slice(0, at), n - 1, ...rest.slice(at)];
+  for (const rest of orders(n - 1))
+    for (let at = 0; at < n; at++) yield [...rest.slice(0, at), n - 1, ...rest.slice(at)];
 }
 
 /** Units that change places with each other: those of a block, or all. */
-function groupsOf(units: readonly Placed[], layout: Layout): readonly (readonly number[])[] {
+function groupsOf(units: readonly Placed[], layout: TrialLayout): readonly (readonly number[])[] {
   if (layout !== 'blocks') return [units.map((_, i) => i)];
   const blocks = new Map<number, number[]>();
   units.forEach((u, i) => {
@@ -64,7 +65,7 @@ function groupsOf(units: readonly Placed[], layout: Layout): readonly (readonly 
 }
 
 /** Values less what the layout takes out of them, so that only arms and chance are left. */
-function takenOut(units: readonly Placed[], outcome: number, layout: Layout): Float64Array {
+function takenOut(units: readonly Placed[], outcome: number, layout: TrialLayout): Float64Array {
   const values = Float64Array.from(units, (u) => u.values[outcome] ?? Number.NaN);
   const centre = (keyOf: (u: Placed) => number): void => {
     const sums = new Map<number, { total: number; count: number }>();
@@ -98,13 +99,17 @@ interface Judged {
   readonly total: number;
   readonly df: number;
 }
-function judgedOf(units: readonly Placed[], outcome: number, layout: Layout, arms: number): Judged {
+function judgedOf(units: readonly Placed[], outcome: number, layout: TrialLayout, arms: number): Judged {
   const values = takenOut(units, outcome, layout);
   const present = Int32Array.from([...values.keys()].filter((i) => !Number.isNaN(values[i] ?? Number.NaN)));
   const count = (keyOf: (u: Placed) => number): number =>
     new Set([...present].map((i) => keyOf(units[i] ?? { arm: 0, values: [] }))).size;
   const lost =
-    layout === 'blocks' ? count((u) => u.block ?? 0) : layout === 'latin' ? count((u) => u.row ?? 0) + count((u) => u.column ?? 0) - 1 : 1;
+    layout === 'blocks'
+      ? count((u) => u.block ?? 0)
+      : layout === 'latin'
+        ? count((u) => u.row ?? 0) + count((u) => u.column ?? 0) - 1
+        : 1;
   const total = [...present].reduce((all, i) => all + (values[i] ?? 0) ** 2, 0);
   return { values, present, total, df: present.length - lost - (arms - 1) };
 }
@@ -126,7 +131,12 @@ function statistics(judged: Judged, armAt: Int32Array, arms: number, control: nu
     const difference = (sums[a] ?? 0) / (counts[a] ?? 1) - ofControl;
     const error = Math.sqrt(ms * (1 / (counts[a] ?? 1) + 1 / (counts[control] ?? 1)));
     // Where nothing is left of the error, any difference stands out without end.
-    into[a] = a === control || Math.abs(difference) < HAIR ? 0 : error < HAIR * Math.abs(difference) ? Infinity : difference / error;
+    into[a] =
+      a === control || Math.abs(difference) < HAIR
+        ? 0
+        : error < HAIR * Math.abs(difference)
+          ? Infinity
+          : difference / error;
   }
 }
 
@@ -243,7 +253,7 @@ export function ranked(values: readonly number[]): readonly number[] {
   });
 }
 /** Units with their values as ranks: within their block, or among all. */
-export function rankedUnits(units: readonly Placed[], layout: Layout): readonly Placed[] {
+export function rankedUnits(units: readonly Placed[], layout: TrialLayout): readonly Placed[] {
   const made = units.map((u) => ({ ...u, values: [...u.values] }));
   const outcomes = units[0]?.values.length ?? 0;
   for (const group of groupsOf(units, layout))

@@ -1,0 +1,56 @@
+export {
+  areaOf,
+  leaders,
+  type Leader,
+  type Outcome,
+  OUTCOME_KINDS,
+  OUTCOME_WORDS,
+  type OutcomeKind,
+  mmPerMinute,
+  type Odd,
+  oddOf,
+  slopeOf,
+  SUMMARIES,
+  type CourseSummary,
+  type TrialReading,
+  valueOf,
+} from './course.js';
+export { costPerGain, type Criterion, decide, type Decision } from './decide.js';
+export {
+  blocksToReach,
+  layOut,
+  type TrialLayout,
+  LAYOUT_WORDS,
+  LAYOUTS,
+  leastP,
+  MOST_UNITS,
+  type TrialUnit,
+} from './layout.js';
+export { type GardenResult, type Gardens, mergeGardens } from './neighbours.js';
+export { fairP, lastUsefulLook, peek } from './peek.js';
+export {
+  type ArmAgainst,
+  MOST_EXACT,
+  permute,
+  type Permuted,
+  type PermuteOptions,
+  type Placed,
+  ranked,
+  rankedUnits,
+} from './permute.js';
+export {
+  answerWords,
+  type ArmReading,
+  type Doubt,
+  equalFactors,
+  HELD_EQUAL,
+  HELD_WORDS,
+  type HeldEqual,
+  type OutcomeReading,
+  readOutcome,
+  seeWords,
+  sureWords,
+  type TrialGround,
+  trialDoubts,
+  type TrialPlan,
+} from './read.js';

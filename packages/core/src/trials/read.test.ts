@@ -1,0 +1,109 @@
+import type { Outcome } from './course.js';
+import { layOut } from './layout.js';
+import { permute } from './permute.js';
+import {
+  answerWords,
+  equalFactors,
+  HELD_EQUAL,
+  readOutcome,
+  seeWords,
+  trialDoubts,
+  type TrialGround,
+  type TrialPlan,
+} from './read.js';
+
+const height: Outcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
+const plan = (given: Partial<TrialPlan> = {}): TrialPlan => ({
+  layout: 'blocks',
+  arms: [{ name: 'Water' }, { name: 'Ferment' }],
+  control: 0,
+  replicates: 6,
+  plantsPerUnit: 1,
+  ...given,
+});
+const ground = (given: Partial<TrialGround> = {}): TrialGround => ({
+  heldEqual: HELD_EQUAL,
+  shaded: false,
+  usedLastYear: false,
+  nitrogen: [50, 50],
+  asksNutrients: false,
+  ...given,
+});
+const texts = (p: TrialPlan, g: TrialGround): string =>
+  trialDoubts(p, g)
+    .map((d) => d.text)
+    .join(' ');
+
+test('a good trial has no doubts; one plant each is talked out of, five blocks of two are told what they cannot do', () => {
+  expect(trialDoubts(plan(), ground())).toEqual([]);
+  expect(texts(plan({ replicates: 1 }), ground())).toMatch(/One of each cannot tell/);
+  expect(texts(plan({ replicates: 5 }), ground())).toMatch(/once in 16: 0\.05 cannot be reached\. 6 blocks can/);
+  expect(texts(plan({ replicates: 6 }), ground())).toBe('');
+});
+
+test('unequal pots and plants, shade, beds used before and nitrogen that differs are each told with their reason', () => {
+  expect(texts(plan(), ground({ heldEqual: ['water', 'soil', 'start'] }))).toMatch(
+    /several sizes.*more plants give more/,
+  );
+  expect(texts(plan(), ground({ heldEqual: ['pot', 'plants', 'soil', 'start'] }))).toMatch(
+    /Not held equal: the same water\./,
+  );
+  expect(texts(plan(), ground({ shaded: true }))).toMatch(/blocks run along it/);
+  expect(texts(plan(), ground({ usedLastYear: true }))).toMatch(/carry it over/);
+  expect(texts(plan(), ground({ nitrogen: [50, 100] }))).toMatch(/differ in nitrogen/);
+  expect(texts(plan(), ground({ nitrogen: [50, 100], asksNutrients: true }))).toBe('');
+  expect(texts(plan(), ground({ nitrogen: [undefined, 100] }))).toBe('');
+  expect(texts(plan(), ground({ nitrogen: [95, 100] }))).toBe('');
+});
+
+test('with two each and a CV of 12 % about 70 % can be seen without blocks, and about 200 % in two', () => {
+  expect(seeWords('random', 2, 2, 0.12)).toMatch(/about (?:6[789]|7[01]) %/);
+  expect(seeWords('blocks', 2, 2, 0.12)).toMatch(/about (?:19|20|21)\d %/);
+  expect(seeWords('blocks', 2, 1, 0.12)).toMatch(/no difference at all/);
+});
+
+/** A trial in which the second arm is so much taller, in blocks that differ. */
+function grown(by: number, replicates: number) {
+  const p = plan({ replicates });
+  const units = layOut('blocks', 2, replicates, 3);
+  const valueOfUnit = (u: (typeof units)[number]): number =>
+    20 + (u.block ?? 0) * 3 + u.arm * by + ((u.number * 7) % 3) * 0.2;
+  const reading = readOutcome(p, units, valueOfUnit);
+  const permuted = permute(
+    units.map((u) => ({ ...u, values: [valueOfUnit(u)] })),
+    { layout: 'blocks', control: 0 },
+  );
+  return { p, units, reading, permuted };
+}
+
+test('six blocks with one arm always ahead: better, by how much, and likely real', () => {
+  const { p, reading, permuted } = grown(4, 6);
+  expect(reading.arms.map((a) => a.values.length)).toEqual([6, 6]);
+  expect(reading.arms[1]!.mean - reading.arms[0]!.mean).toBeGreaterThan(3.5);
+  expect(reading.arms[0]!.interval!.low).toBeLessThan(reading.arms[0]!.mean);
+  expect(answerWords(p, height, reading, permuted)).toMatch(
+    /^Ferment was better by 1\d % than the control: likely real \(p 0\.031\)\.$/,
+  );
+  expect(answerWords(p, { ...height, better: 'less' }, reading, permuted)).toMatch(/worse by/);
+});
+
+test('three blocks say that they cannot tell; one of each has a difference and the words, and never a p', () => {
+  const three = grown(4, 3);
+  expect(answerWords(three.p, height, three.reading, three.permuted)).toMatch(/So few blocks cannot tell.*0\.25/);
+  const one = grown(4, 1);
+  expect(one.permuted).toBeUndefined();
+  expect(one.reading.arms[0]!.interval).toBeUndefined();
+  const words = answerWords(one.p, height, one.reading, one.permuted);
+  expect(words).toMatch(/Ferment 2\d(?:\.\d)? against 20(?:\.\d)? cm: no inference possible\.$/);
+  expect(words).not.toMatch(/\bp\b/);
+});
+
+test('a lost unit is left out of its arm', () => {
+  const { p, units } = grown(4, 6);
+  const reading = readOutcome(p, units, (u) => (u.number === 1 ? Number.NaN : u.arm));
+  expect(reading.arms.reduce((n, a) => n + a.values.length, 0)).toBe(11);
+});
+
+test('arms of 40 and 80 kg N are made equal by twice the first', () => {
+  expect(equalFactors([40, 80, 0, undefined])).toEqual([2, 1, undefined, undefined]);
+});

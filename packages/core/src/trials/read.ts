@@ -1,0 +1,218 @@
+import { formatTrimmed } from '../quantity/index.js';
+import { anova, errorDf, leastDifference, tQuantile, type Anova } from '../statistics/index.js';
+import type { Outcome } from './course.js';
+import { blocksToReach, leastP, type TrialLayout, type TrialUnit } from './layout.js';
+import type { ArmAgainst, Permuted } from './permute.js';
+
+/** What a trial is, as far as it is judged. */
+export interface TrialPlan {
+  readonly layout: TrialLayout;
+  readonly arms: readonly { readonly name: string }[];
+  /** The arm that the others are set against. */
+  readonly control: number;
+  readonly replicates: number;
+  readonly plantsPerUnit: number;
+}
+/** What was said of how it is laid out. */
+export interface TrialGround {
+  /** What is held equal, of what should be. */
+  readonly heldEqual: readonly string[];
+  readonly shaded: boolean;
+  readonly usedLastYear: boolean;
+  /** N that each arm brings, kg/ha; undefined where it is not known. */
+  readonly nitrogen: readonly (number | undefined)[];
+  /** Whether the question is what the nutrients do. */
+  readonly asksNutrients: boolean;
+}
+export const HELD_EQUAL = ['water', 'soil', 'pot', 'plants', 'start'] as const;
+export type HeldEqual = (typeof HELD_EQUAL)[number];
+export const HELD_WORDS: Readonly<Record<HeldEqual, string>> = {
+  water: 'the same water',
+  soil: 'the same soil',
+  pot: 'pots or beds of one size',
+  plants: 'as many plants in each',
+  start: 'plants of one size to begin with',
+};
+/** Arms whose nitrogen lies further apart than this share of the most are not the same feed. */
+const APART = 0.1;
+
+/** What is wrong with a trial before it begins, each with its reason; a hard one cannot be put right afterwards. */
+export interface Doubt {
+  readonly hard: boolean;
+  readonly text: string;
+}
+export function trialDoubts({ layout, arms, replicates }: TrialPlan, ground: TrialGround): readonly Doubt[] {
+  const times = layout === 'latin' ? arms.length : replicates;
+  const least = leastP(layout, arms.length, times);
+  const known = ground.nitrogen.filter((n) => n !== undefined);
+  const most = Math.max(0, ...known);
+  const apart = known.length > 1 && most > 0 && (most - Math.min(...known)) / most > APART;
+  const missing = HELD_EQUAL.filter((h) => !ground.heldEqual.includes(h));
+  return [
+    ...(times < 2
+      ? [
+          {
+            hard: true,
+            text: 'One of each cannot tell what was given from luck: no two plants grow alike. No inference will be possible.',
+          },
+        ]
+      : least > 0.05
+        ? [
+            {
+              hard: true,
+              text: `So laid out, chance alone explains even the clearest result once in ${formatTrimmed(1 / least, 2)}: 0.05 cannot be reached.${layout === 'blocks' ? ` ${blocksToReach(0.05, arms.length)} blocks can.` : ''}`,
+            },
+          ]
+        : []),
+    ...(missing.includes('pot')
+      ? [{ hard: true, text: 'Pots or beds of several sizes differ in water and root room, whatever is given.' }]
+      : []),
+    ...(missing.includes('plants')
+      ? [{ hard: true, text: 'Units with more plants give more, whatever is given.' }]
+      : []),
+    ...(missing.some((m) => m === 'water' || m === 'soil' || m === 'start')
+      ? [
+          {
+            hard: false,
+            text: `Not held equal: ${missing
+              .filter((m) => m !== 'pot' && m !== 'plants')
+              .map((m) => HELD_WORDS[m])
+              .join(', ')}.`,
+          },
+        ]
+      : []),
+    ...(ground.shaded
+      ? [
+          {
+            hard: layout === 'random',
+            text: 'Shade from one side: let blocks run along it, so that each has the same light.',
+          },
+        ]
+      : []),
+    ...(ground.usedLastYear
+      ? [
+          {
+            hard: false,
+            text: 'These beds were treated last year, and carry it over: change places, or say so in the reading.',
+          },
+        ]
+      : []),
+    ...(apart && !ground.asksNutrients
+      ? [
+          {
+            hard: true,
+            text: 'The arms differ in nitrogen: what is seen may be that alone. Make them equal, or ask about nitrogen.',
+          },
+        ]
+      : []),
+  ];
+}
+
+/** What can be seen with so many of each. @example seeWords('random', 2, 2, 0.12) // 'a difference of about 70 %' */
+export function seeWords(layout: TrialLayout, arms: number, replicates: number, cv: number): string {
+  const least = leastDifference(cv, replicates, errorDf(layout, arms, replicates));
+  if (least === undefined) return 'no difference at all can be told from chance';
+  return `only a difference of about ${formatTrimmed(least * 100, 2)} % or more would be seen, four times in five`;
+}
+
+/** One arm in one measure. */
+export interface ArmReading {
+  readonly arm: number;
+  readonly values: readonly { readonly unit: number; readonly value: number }[];
+  readonly mean: number;
+  /** 95 % by the error of the trial; undefined where nothing is left to judge by. */
+  readonly interval: { readonly low: number; readonly high: number } | undefined;
+}
+export interface OutcomeReading {
+  readonly arms: readonly ArmReading[];
+  readonly anova: Anova | undefined;
+}
+
+/**
+ * What a measure found: every unit's value, the mean of each arm with its interval, and the analysis of variance of the layout.
+ * @param valueOfUnit NaN where a unit was lost or not measured
+ */
+export function readOutcome(
+  { layout, arms }: Pick<TrialPlan, 'layout' | 'arms'>,
+  units: readonly TrialUnit[],
+  valueOfUnit: (unit: TrialUnit) => number,
+): OutcomeReading {
+  const present = units.flatMap((u) => {
+    const value = valueOfUnit(u);
+    return Number.isNaN(value) ? [] : [{ ...u, value }];
+  });
+  const found =
+    present.length > 1
+      ? anova(
+          present.map(({ arm, value, block, row, column }) => ({
+            arm,
+            value,
+            ...(layout === 'blocks' ? { block } : layout === 'latin' ? { row, column } : {}),
+          })),
+        )
+      : undefined;
+  const df = found?.error.df ?? 0;
+  return {
+    arms: arms.map((_, arm): ArmReading => {
+      const own = present.filter((u) => u.arm === arm).map((u) => ({ unit: u.number, value: u.value }));
+      const mean = own.reduce((sum, u) => sum + u.value, 0) / own.length;
+      const half =
+        found && df > 0 && own.length > 0 ? tQuantile(0.975, df) * Math.sqrt(found.error.ms / own.length) : undefined;
+      return {
+        arm,
+        values: own,
+        mean,
+        interval: half === undefined ? undefined : { low: mean - half, high: mean + half },
+      };
+    }),
+    anova: found,
+  };
+}
+
+/** How sure something is, in words a gardener would say. */
+export function sureWords(p: number): string {
+  if (p <= 0.01) return 'very likely real';
+  if (p <= 0.05) return 'likely real';
+  if (p <= 0.2) return 'not clear: it may be chance';
+  return 'as likely chance as not';
+}
+const percent = (share: number): string => `${formatTrimmed(Math.abs(share) * 100, 2)} %`;
+
+/** What one arm did against the control, in a sentence. @param decides whether this was named beforehand as the measure that decides */
+function armSentence(name: string, { difference, p }: ArmAgainst, control: number, { better }: Outcome): string {
+  const good = difference === 0 ? 'no different' : difference > 0 === (better === 'more') ? 'better' : 'worse';
+  const by = control !== 0 && difference !== 0 ? ` by ${percent(difference / control)}` : '';
+  return `${name} was ${good}${by} than the control: ${sureWords(p)} (p ${formatTrimmed(p, 2)}).`;
+}
+
+/**
+ * The answer of a trial in a sentence or two. With one of each there is a difference and no p.
+ * @param permuted of this measure alone; undefined where nothing could be judged
+ */
+export function answerWords(
+  plan: TrialPlan,
+  measure: Outcome,
+  reading: OutcomeReading,
+  permuted: Permuted | undefined,
+): string {
+  const control = reading.arms[plan.control]?.mean ?? Number.NaN;
+  const nameOf = (arm: number): string => plan.arms[arm]?.name ?? '';
+  const tested = permuted?.outcomes[0];
+  if (!tested) {
+    const differences = reading.arms
+      .filter((a) => a.arm !== plan.control && !Number.isNaN(a.mean))
+      .map((a) => `${nameOf(a.arm)} ${formatTrimmed(a.mean, 3)} against ${formatTrimmed(control, 3)} ${measure.unit}`);
+    return `${differences.join('; ')}: no inference possible.`;
+  }
+  const times = plan.layout === 'latin' ? plan.arms.length : plan.replicates;
+  const least = leastP(plan.layout, plan.arms.length, times);
+  const small =
+    least > 0.05 ? ` So few blocks cannot tell: even the clearest result has a p of ${formatTrimmed(least, 2)}.` : '';
+  return tested.map((a) => armSentence(nameOf(a.arm), a, control, measure)).join(' ') + small;
+}
+
+/** Doses of the arms that bring them to the same of an element: so many times what is planned of each; undefined where an arm has none. @example equalFactors([40, 80]) // [2, 1] */
+export function equalFactors(brought: readonly (number | undefined)[]): readonly (number | undefined)[] {
+  const most = Math.max(0, ...brought.flatMap((b) => b ?? []));
+  return brought.map((b) => (b !== undefined && b > 0 && most > 0 ? most / b : undefined));
+}
