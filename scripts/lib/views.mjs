@@ -13,6 +13,7 @@ import {
 import { CLAIM_VIEWS } from './claimViews.mjs';
 import { MIX_VIEWS } from './mixViews.mjs';
 import { ROUND_NOT_KEPT, ROUND_VIEWS } from './roundViews.mjs';
+import { TRIAL_NOT_KEPT, TRIAL_VIEWS } from './trialViews.mjs';
 import { DESK, PAPER, PHONE, printed } from './viewports.mjs';
 
 const worthDone = (page) => page.waitForSelector('[data-testid=worth]', { timeout: 30_000 });
@@ -96,6 +97,7 @@ export const VIEWS = [
   { name: 'recipes', path: '/mix' },
   ...CLAIM_VIEWS,
   ...ROUND_VIEWS,
+  ...TRIAL_VIEWS,
   { name: 'ground', path: '/ground' },
   {
     name: 'causes',
@@ -222,6 +224,7 @@ export const VIEWS = [
 /** Taken for a look, not kept. */
 export const NOT_KEPT = [
   ...ROUND_NOT_KEPT,
+  ...TRIAL_NOT_KEPT,
   'materials',
   'elements',
   'inside',

@@ -7,6 +7,7 @@ export * from './programme.js';
 export * from './seasonToCore.js';
 export * from './soil.js';
 export * from './study.js';
+export * from './trial.js';
 export * from './attachment.js';
 export * from './entry.js';
 export * from './heap.js';

@@ -16,6 +16,7 @@ import { SeasonInput } from './season.js';
 import { KeptFilterInput } from './shelfFilter.js';
 import { SoilReportInput } from './soil.js';
 import { StudyInput } from './study.js';
+import { TrialInput, TrialSheetInput } from './trial.js';
 
 /** The class each kind's input is checked by; apart from the registry, so that a page that checks nothing need not fetch them. */
 export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } = {
@@ -36,6 +37,8 @@ export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } =
   harvest: HarvestInput,
   leaf: LeafTestInput,
   pour: PourInput,
+  trial: TrialInput,
+  sheet: TrialSheetInput,
   movement: MovementInput,
   filter: KeptFilterInput,
 };

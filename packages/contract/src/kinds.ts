@@ -13,6 +13,7 @@ import type { ProgrammeInput } from './programme.js';
 import type { RecipeInput } from './recipe.js';
 import type { SeasonInput } from './season.js';
 import type { StudyInput } from './study.js';
+import type { TrialInput, TrialSheetInput } from './trial.js';
 import type { KeptFilterInput } from './shelfFilter.js';
 import type { SoilReportInput } from './soil.js';
 
@@ -153,6 +154,21 @@ export const KINDS = {
     sort: 'on',
     day: 'on',
     refers: [ofPlot, { at: 'seasonId', to: 'season' }],
+  }),
+  trial: of<TrialInput>()({
+    list: 'trials',
+    path: 'trials',
+    word: 'trial',
+    sort: 'name',
+    refers: [ofPlot, { at: 'claimId', to: 'claim' }],
+  }),
+  sheet: of<TrialSheetInput>()({
+    list: 'trialSheets',
+    path: 'trial-sheets',
+    word: 'trial sheet',
+    sort: 'on',
+    day: 'on',
+    refers: [{ at: 'trialId', to: 'trial' }],
   }),
   movement: of<MovementInput>()({
     list: 'stockMovements',

@@ -1,3 +1,4 @@
 declare module 'jstat' {
-  export const jStat: { readonly noncentralt: { readonly cdf: (x: number, df: number, shift: number) => number } };
+  const jStat: { readonly noncentralt: { readonly cdf: (x: number, df: number, shift: number) => number } };
+  export default jStat;
 }

@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 import { tQuantile } from './studentT.js';
 
 /** Degrees of freedom of the error of a layout. @example errorDf('blocks', 2, 6) // 5 */

@@ -1,11 +1,20 @@
 import fc from 'fast-check';
-import { areaOf, leaders, mmPerMinute, oddOf, slopeOf, valueOf, type Outcome, type TrialReading } from './course.js';
+import {
+  areaOf,
+  leaders,
+  mmPerMinute,
+  oddOf,
+  slopeOf,
+  valueOf,
+  type TrialOutcome,
+  type TrialReading,
+} from './course.js';
 import { costPerGain, decide, scaled } from './decide.js';
 import { mergeGardens } from './neighbours.js';
 import { fairP, lastUsefulLook, peek } from './peek.js';
 
-const height: Outcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
-const picked: Outcome = { key: 'p', name: 'fruit', kind: 'harvest', unit: 'kg', better: 'more' };
+const height: TrialOutcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
+const picked: TrialOutcome = { key: 'p', name: 'fruit', kind: 'harvest', unit: 'kg', better: 'more' };
 const read = (unit: number, on: string, value: number, measure = 'h'): TrialReading => ({ measure, unit, on, value });
 
 test('a course is told by its last value, its slope or its mean; harvests add up; a day that is too late does not count', () => {

@@ -10,7 +10,7 @@ export const OUTCOME_WORDS: Readonly<Record<OutcomeKind, string>> = {
   score: 'a score of 1 to 5',
 };
 /** Something that is measured in every unit. */
-export interface Outcome {
+export interface TrialOutcome {
   readonly key: string;
   readonly name: string;
   readonly kind: OutcomeKind;
@@ -64,7 +64,7 @@ export function areaOf(readings: readonly TrialReading[]): number | undefined {
  * @param until the last day that counts
  */
 export function valueOf(
-  measure: Outcome,
+  measure: TrialOutcome,
   readings: readonly TrialReading[],
   summary: CourseSummary = 'last',
   until?: string,
@@ -135,7 +135,7 @@ export function leaders(
   readings: readonly TrialReading[],
   armOf: ReadonlyMap<number, number>,
   arms: number,
-  better: Outcome['better'],
+  better: TrialOutcome['better'],
 ): readonly Leader[] {
   const days = [...new Set(readings.map((r) => r.on))].sort();
   const counts = Array.from({ length: arms }, (_, a) => [...armOf.values()].filter((x) => x === a).length);

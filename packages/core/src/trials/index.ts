@@ -2,7 +2,7 @@ export {
   areaOf,
   leaders,
   type Leader,
-  type Outcome,
+  type TrialOutcome,
   OUTCOME_KINDS,
   OUTCOME_WORDS,
   type OutcomeKind,

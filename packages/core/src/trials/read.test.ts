@@ -1,4 +1,4 @@
-import type { Outcome } from './course.js';
+import type { TrialOutcome } from './course.js';
 import { layOut } from './layout.js';
 import { permute } from './permute.js';
 import {
@@ -12,7 +12,7 @@ import {
   type TrialPlan,
 } from './read.js';
 
-const height: Outcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
+const height: TrialOutcome = { key: 'h', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
 const plan = (given: Partial<TrialPlan> = {}): TrialPlan => ({
   layout: 'blocks',
   arms: [{ name: 'Water' }, { name: 'Ferment' }],

@@ -1,6 +1,6 @@
 import { formatTrimmed } from '../quantity/index.js';
 import { anova, errorDf, leastDifference, tQuantile, type Anova } from '../statistics/index.js';
-import type { Outcome } from './course.js';
+import type { TrialOutcome } from './course.js';
 import { blocksToReach, leastP, type TrialLayout, type TrialUnit } from './layout.js';
 import type { ArmAgainst, Permuted } from './permute.js';
 
@@ -179,7 +179,7 @@ export function sureWords(p: number): string {
 const percent = (share: number): string => `${formatTrimmed(Math.abs(share) * 100, 2)} %`;
 
 /** What one arm did against the control, in a sentence. @param decides whether this was named beforehand as the measure that decides */
-function armSentence(name: string, { difference, p }: ArmAgainst, control: number, { better }: Outcome): string {
+function armSentence(name: string, { difference, p }: ArmAgainst, control: number, { better }: TrialOutcome): string {
   const good = difference === 0 ? 'no different' : difference > 0 === (better === 'more') ? 'better' : 'worse';
   const by = control !== 0 && difference !== 0 ? ` by ${percent(difference / control)}` : '';
   return `${name} was ${good}${by} than the control: ${sureWords(p)} (p ${formatTrimmed(p, 2)}).`;
@@ -191,7 +191,7 @@ function armSentence(name: string, { difference, p }: ArmAgainst, control: numbe
  */
 export function answerWords(
   plan: TrialPlan,
-  measure: Outcome,
+  measure: TrialOutcome,
   reading: OutcomeReading,
   permuted: Permuted | undefined,
 ): string {

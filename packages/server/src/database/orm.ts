@@ -33,6 +33,7 @@ import { Migration0022Studies } from './migrations/Migration0022Studies.js';
 import { Migration0023Log } from './migrations/Migration0023Log.js';
 import { Migration0024Limits } from './migrations/Migration0024Limits.js';
 import { Migration0025Measured } from './migrations/Migration0025Measured.js';
+import { Migration0026Trials } from './migrations/Migration0026Trials.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -46,6 +47,7 @@ import { AttachmentContent, AttachmentEntity } from '../shelf/attachment.entity.
 import { EntryEntity, EntryItem } from '../rounds/entry.entity.js';
 import { HarvestEntity } from '../rounds/harvest.store.js';
 import { LeafTestEntity, PourEntity } from '../rounds/measured.store.js';
+import { TrialEntity, TrialSheetEntity } from '../trials/trial.store.js';
 import { MovementEntity } from '../shelf/movement.store.js';
 import { ShelfFilterEntity } from '../shelf/shelfFilter.store.js';
 
@@ -76,6 +78,8 @@ export const ENTITIES: Type<object>[] = [
   EntryItem,
   HarvestEntity,
   LeafTestEntity,
+  TrialEntity,
+  TrialSheetEntity,
   PourEntity,
   LoggerEntity,
   ShelfFilterEntity,
@@ -112,6 +116,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0023Log,
   Migration0024Limits,
   Migration0025Measured,
+  Migration0026Trials,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

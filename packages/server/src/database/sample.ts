@@ -8,6 +8,8 @@ import {
   HarvestInput,
   LeafTestInput,
   PourInput,
+  TrialInput,
+  TrialSheetInput,
   HOME_LEDGER,
   HeapInput,
   JarTestInput,
@@ -31,6 +33,7 @@ import {
   HARVESTS,
   LEAF_TESTS,
   POUR_READINGS,
+  TRIALS,
   HEAPS,
   JAR_TESTS,
   LOGS,
@@ -58,6 +61,7 @@ import { ProgrammeStore } from '../season/programme.store.js';
 import { SeasonStore } from '../season/season.store.js';
 import { EntryStore } from '../rounds/entry.store.js';
 import { HarvestStore } from '../rounds/harvest.store.js';
+import { TrialSheetStore, TrialStore } from '../trials/trial.store.js';
 import { LeafTestStore, PourStore } from '../rounds/measured.store.js';
 import { BenchService } from '../ledgers/bench.service.js';
 import { HOME_WORKSPACE } from '../ledgers/workspace.entity.js';
@@ -169,6 +173,16 @@ async function load(app: INestApplicationContext): Promise<void> {
     entryOf.set(entry.what, made.id);
   }
   await loadMeasured(app, onGround);
+  await loadTrials(app, plotOf);
+}
+
+/** Trials with their sheets. */
+async function loadTrials(app: INestApplicationContext, plotOf: ReadonlyMap<string, string>): Promise<void> {
+  for (const { plot, sheets, ...trial } of TRIALS) {
+    const made = await app.get(TrialStore).create(checked(TrialInput, { ...trial, plotId: plotOf.get(plot) }));
+    for (const sheet of sheets)
+      await app.get(TrialSheetStore).create(checked(TrialSheetInput, { ...sheet, trialId: made.id }));
+  }
 }
 
 /** What was harvested and measured. */

@@ -19,6 +19,7 @@ import { ShelfFilterStore } from '../shelf/shelfFilter.store.js';
 import { CropStore } from '../season/crop.store.js';
 import { ProgrammeStore } from '../season/programme.store.js';
 import { SeasonStore } from '../season/season.store.js';
+import { TrialSheetStore, TrialStore } from '../trials/trial.store.js';
 import type { RecordStore } from './recordStore.js';
 import type { Stored } from './stored.entity.js';
 
@@ -43,6 +44,8 @@ export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
   harvest: HarvestStore,
   leaf: LeafTestStore,
   pour: PourStore,
+  trial: TrialStore,
+  sheet: TrialSheetStore,
   movement: MovementStore,
   filter: ShelfFilterStore,
 };

@@ -1,5 +1,5 @@
 import type { LucideIcon } from 'lucide-react';
-import { BookOpen, CalendarCheck, FlaskConical, Hourglass, Scale, Shovel, Tags, Quote } from 'lucide-react';
+import { BookOpen, CalendarCheck, FlaskConical, Hourglass, Scale, Shovel, Sprout, Tags, Quote } from 'lucide-react';
 
 export interface Stage {
   readonly path: string;
@@ -17,5 +17,6 @@ export const STAGES: readonly Stage[] = [
   { path: '/mix', name: 'Mix', question: 'What could be mixed instead?', icon: FlaskConical },
   { path: '/rounds', name: 'Rounds', question: 'What goes where today, and what was done?', icon: CalendarCheck },
   { path: '/claims', name: 'Claims', question: 'Is what the bag promises true?', icon: Quote },
+  { path: '/trials', name: 'Trials', question: 'What does it really do here, side by side?', icon: Sprout },
   { path: '/book', name: 'Book', question: 'What was changed, and when?', icon: BookOpen },
 ];

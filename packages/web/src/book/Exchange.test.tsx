@@ -19,6 +19,8 @@ const FOUND = {
   harvests: 0,
   leafTests: 0,
   pourReadings: 0,
+  trials: 0,
+  trialSheets: 0,
   stockMovements: 0,
   shelfFilters: 0,
   crops: 0,

@@ -131,6 +131,9 @@ function ClaimForm({ record, shelf }: { record?: ClaimRecord; shelf: readonly Sh
             <Link to={`/claims/of/${record.productId}`} className="action">
               All claims of it
             </Link>
+            <Link to={`/trials/new?claim=${record.id}`} className="action">
+              Test it in a trial
+            </Link>
             <Link to={`/claims/${record.id}/sheet`} className="action">
               The sheet to take along
             </Link>

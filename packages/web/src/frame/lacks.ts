@@ -13,6 +13,7 @@ export function useLacks(): Readonly<Record<string, string>> {
   const { records: recipes } = useRecords('recipe');
   const { records: claims } = useRecords('claim');
   const { records: entries } = useRecords('entry');
+  const { records: trials } = useRecords('trial');
   return useMemo(() => {
     const unpriced = compared.filter((p) => !p.offers.some((o) => o.price)).length;
     const bench = compared.length < 2 ? 'needs 2 on the bench' : undefined;
@@ -24,7 +25,8 @@ export function useLacks(): Readonly<Record<string, string>> {
       '/mix': shelf.length === 0 ? 'needs a bag' : counted(recipes.length, 'recipe'),
       '/rounds': entries.length === 0 ? 'nothing logged' : counted(entries.length, 'log entry', 'log entries'),
       '/claims': counted(claims.length, 'claim'),
+      '/trials': counted(trials.length, 'trial'),
       '/book': 'every change',
     };
-  }, [shelf, compared, plot, recipes, claims, entries]);
+  }, [shelf, compared, plot, recipes, claims, entries, trials]);
 }

@@ -95,7 +95,7 @@ function ProgrammeForm({
   const warmth = useMemo(() => siteSoilTemperature(site, open.season.from, YEAR), [site, open]);
   const inNumbers = useMemo(() => computeProgramme(doings, on, open.season, warmth), [doings, on, open, warmth]);
   const fruitSet = fruitSetOf(open.season, warmth);
-  const followed = useFollowed(inNumbers, doings, record?.id, open, on, warmth);
+  const followed = useFollowed(inNumbers, doings, record?.id, open, on, warmth, form.formState.isDirty);
   const advice = useAdvice(plot.id);
   const soil = useSoilNitrogen(plot, open.season.from);
   const planned = useMemo(

@@ -25,7 +25,10 @@ export function useSeasonLog(seasonId: string) {
 export const fruitSetOf = (season: Season, warmth: readonly number[]): string | undefined =>
   datesOf({ kind: 'stage', stage: 'half' }, season, warmth)?.[0];
 
-/** A programme as it is planned or, where something of its season is logged, as it really goes: the log up to today, the plan from then on. */
+/**
+ * A programme as it is planned or, where something of its season is logged, as it really goes: the log up to today, the plan from then on. While the plan
+ * is being changed it is drawn as planned, unless it is chosen otherwise.
+ */
 export function useFollowed(
   plan: ComputedProgramme,
   doings: readonly Doing[],
@@ -33,15 +36,16 @@ export function useFollowed(
   open: ChosenSeason,
   plot: DosedPlot,
   warmth: readonly number[],
+  changing: boolean,
 ) {
-  const [asPlanned, setAsPlanned] = useState(false);
+  const [chosen, setChosen] = useState<boolean>();
   const entries = useSeasonLog(open.record.id);
   const can = programmeId !== undefined && entries.length > 0;
-  const follows = can && !asPlanned;
+  const follows = can && (chosen ?? !changing);
   const followed = useMemo(() => {
     if (!follows) return { doings, inNumbers: plan };
     const done = asDone(plan.rows, programmeId, entries, today(), plot.areaM2 * open.season.share);
     return { doings: done, inNumbers: computeProgramme([...done], plot, open.season, [...warmth]) };
   }, [follows, doings, plan, programmeId, entries, plot, open, warmth]);
-  return { ...followed, can, follows, setFollows: (on: boolean) => setAsPlanned(!on) };
+  return { ...followed, can, follows, setFollows: setChosen };
 }

@@ -1,0 +1,137 @@
+import type { Page } from 'puppeteer-core';
+import { choose, clickButton, clickLink, expectText, fill, withLedger } from './harness';
+
+const at = withLedger();
+
+/** Opens a page of the sample's trial of a name. */
+async function openTrial(name: string, path: string): Promise<Page> {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/trials`);
+  await page.waitForSelector('[data-testid=trial]');
+  const id = await page.evaluate(async (begin) => {
+    const { items } = (await (await fetch('/api/v1/trials')).json()) as { items: { id: string; name: string }[] };
+    return items.find((t) => t.name.startsWith(begin))?.id;
+  }, name);
+  await page.goto(`${at.ledger.address}/trials/${id}${path}`);
+  return page;
+}
+
+test('a trial is planned, begun, mapped, measured by keyboard, read, and becomes a study', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/trials/new`);
+  await fill(page, 'Name', 'Ash on leeks');
+  await fill(page, 'What is asked, of what, by when', 'Do leeks weigh more with ash?');
+  await fill(page, 'It is read on', '1 Nov 2026');
+  await fill(page, 'Arm 2', 'Ash');
+  await expectText(page, '[data-testid=power]', /With 6 of each in blocks.*least p this layout can reach is 0\.031/s);
+  await clickButton(page, 'Save');
+  await page.waitForFunction(() => /\/trials\/[0-9a-f-]{36}$/.test(location.pathname));
+  await clickButton(page, 'Begin this trial');
+  await expectText(page, '[data-testid=doubts]', /Begun on .*stand/);
+  await clickLink(page, 'Map');
+  await page.waitForSelector('[data-testid=map]');
+  const labels = await page.$$eval('[data-testid=labels] li', (all) => all.map((l) => l.textContent ?? ''));
+  expect(labels).toHaveLength(12);
+  for (const label of labels) expect(label).toMatch(/^[A-Z]{3}unit \d+$/);
+  expect((await page.pdf({ format: 'A4' })).length).toBeGreaterThan(1000);
+  await clickLink(page, 'Measure');
+  await page.waitForSelector('[data-testid=grid] input');
+  await fill(page, 'Day', '1 Nov 2026');
+  const arms = await page.evaluate(async () => {
+    const id = location.pathname.split('/')[2];
+    return ((await (await fetch(`/api/v1/trials/${id}`)).json()) as { arms: { name: string }[] }).arms.map(
+      (a) => a.name,
+    );
+  });
+  expect(arms).toEqual(['Control', 'Ash']);
+  await page.focus('[data-testid=grid] input');
+  for (let unit = 1; unit <= 12; unit++) {
+    await page.keyboard.type(String(20 + ((unit * 7) % 5)));
+    await page.keyboard.press('Enter');
+  }
+  await clickButton(page, 'Write it down');
+  await expectText(page, '[role=status].no-print', /Wrote down 12 of 12 units/);
+  await clickLink(page, 'Reading');
+  await expectText(page, '[data-testid=answer]', /Ash was (better|worse).*chance.*p 0?\.?\d/);
+  await expectText(page, 'main', /p by all 64 arrangements/);
+  await clickButton(page, 'Ash against the control');
+  await expectText(page, '[role=status].no-print', /“Ash” is a study now/);
+  await page.goto(`${at.ledger.address}/claims/studies`);
+  await expectText(page, 'main', /Ash on leeks: Ash, height/);
+  await page.close();
+});
+
+test('one plant each is talked out of before, and has no winner after', async () => {
+  const page = await openTrial('Magnesium', '');
+  await expectText(page, '[data-testid=doubts]', /One of each cannot tell what was given from luck/);
+  await clickLink(page, 'Measure');
+  await page.waitForSelector('[data-testid=grid] input');
+  await page.focus('[data-testid=grid] input');
+  await page.keyboard.type('4');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('9');
+  await clickButton(page, 'Write it down');
+  await expectText(page, '[role=status].no-print', /Wrote down 2 of 2/);
+  await clickLink(page, 'Reading');
+  await expectText(page, '[data-testid=answer]', /no inference possible\./);
+  const answer = await page.$eval('[data-testid=answer]', (e) => e.textContent ?? '');
+  expect(answer).not.toMatch(/\bp\b|better|likely/);
+  await page.close();
+});
+
+test('a finished trial: the reading, the harvest with its leaders, what to do, and a lost unit left out', async () => {
+  const page = await openTrial('Nettle', '/read');
+  await expectText(page, '[data-testid=answer]', /Nettle ferment was better by .* than the control: very likely real/);
+  await expectText(page, '[data-testid=decide]', /Same nitrogen.*Nettle ferment/s);
+  await choose(page, 'Outcome', 'stems cut');
+  await expectText(page, '[data-testid=leaders]', /led/);
+  await expectText(page, 'main', /not named as the one that decides: it is exploration/);
+  await clickLink(page, 'Map');
+  await fill(page, 'Unit', '3');
+  await fill(page, 'What happened', 'slugs');
+  await clickButton(page, 'Write it down');
+  await expectText(page, 'main', /Unit 3\s*lost: slugs/);
+  await clickLink(page, 'Reading');
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-testid=arms] tbody tr')].some((r) =>
+      /\b5\b/.test(r.children[1]?.textContent ?? ''),
+    ),
+  );
+  await page.close();
+});
+
+test('a running trial is measured on a phone with one hand, runs that are not over too, and looking is answered honestly', async () => {
+  const page = await openTrial('Gypsum', '/sheet');
+  await page.setViewport({ width: 390, height: 844, hasTouch: true });
+  const field = (await page.waitForSelector('[data-testid=grid] input'))!;
+  expect((await field.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await field.type('>15');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('lots');
+  await expectText(page, '[data-testid=grid]', /Read "?“?lots/);
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => document.activeElement instanceof HTMLInputElement && document.activeElement.select());
+  await page.keyboard.type('6.5');
+  await clickButton(page, 'Write it down');
+  await expectText(page, '[role=status].no-print', /Wrote down 2 of 12/);
+  await clickLink(page, 'Reading');
+  await expectText(page, '[data-testid=timed]', /at least .* min on average/);
+  await expectText(page, '[data-testid=peek]', /This is look 3.*go on, until the day/);
+  await page.close();
+});
+
+test('a claim becomes a trial in one step', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/claims`);
+  const link = (await page.waitForSelector('main h2 a'))!;
+  await link.click();
+  await clickLink(page, 'Test it in a trial');
+  await page.waitForSelector('[data-testid=arm]');
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid=arm]').length === 3);
+  const names = await page.$$eval('[data-testid=arm] input', (all) => all.map((i) => (i as HTMLInputElement).value));
+  expect(names).toContain('Carrier only');
+  expect(names).toContain('Same nutrients');
+  await page.close();
+});
+
+test('nothing was thrown and nobody else was asked for anything', () => expect(at.screen.troubles).toEqual([]));

@@ -1,0 +1,253 @@
+import { ArrayMinSize, IsBoolean, IsInt, IsUUID, Matches, Max, Min } from 'class-validator';
+import {
+  HELD_EQUAL,
+  LAYOUTS,
+  MOST_UNITS,
+  OUTCOME_KINDS,
+  STUDY_CONTROLS,
+  type HeldEqual,
+  type OutcomeKind,
+  type StudyControl,
+  type TrialLayout,
+} from '@wheat-ledger/core';
+import { Day, EachOneOf, Maybe, NumberBetween, OneOf, Parts, Text } from './decorators.js';
+import type { FieldProblem } from './validate.js';
+
+/** One of the things that are set side by side. */
+export class TrialArmInput {
+  @Text(1, 120, 'a name')
+  name!: string;
+
+  /** What is given, where no programme says it. */
+  @Text(0, 500, 'what is given')
+  what!: string;
+
+  /** N that it brings, kg/ha; of its programme where it has one. */
+  @Maybe()
+  @NumberBetween(0, 5000, 'nitrogen in kg/ha')
+  nitrogenKgPerHa?: number;
+
+  /** What it is planned as. A programme that is gone says nothing. */
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a programme of this ledger.' })
+  programmeId?: string;
+
+  /** For a unit, in the grower's money. */
+  @Maybe()
+  @NumberBetween(0, 1e6, 'a cost')
+  cost?: number;
+
+  /** 1 hard to 5 easy. */
+  @Maybe()
+  @NumberBetween(1, 5, 'an ease of use')
+  ease?: number;
+}
+
+/** What is measured in every unit. */
+export class TrialOutcomeInput {
+  @Matches(/^[a-z0-9]{1,12}$/, { message: 'Expected a key of small letters and digits.' })
+  key!: string;
+
+  @Text(1, 80, 'a name')
+  name!: string;
+
+  @OneOf(OUTCOME_KINDS, 'a kind of measure')
+  kind!: OutcomeKind;
+
+  @Text(0, 20, 'a unit')
+  unit!: string;
+
+  @OneOf(['more', 'less'], 'which way is better')
+  better!: 'more' | 'less';
+}
+
+/** A unit that was lost, eaten or replaced: it is read with and without. */
+export class OddUnitInput {
+  @IsInt({ message: 'Expected the number of a unit.' })
+  @Min(1, { message: 'Expected the number of a unit.' })
+  @Max(MOST_UNITS, { message: 'Expected the number of a unit.' })
+  unit!: number;
+
+  @OneOf(['lost', 'odd'], 'lost or odd')
+  state!: 'lost' | 'odd';
+
+  @Text(0, 300, 'what happened')
+  why!: string;
+}
+
+/** A side-by-side test: the question and the layout, which are fixed once it has begun. Who stands where follows from the seed. */
+export class TrialInput {
+  @Text(1, 120, 'a name')
+  name!: string;
+
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a plot of this ledger.' })
+  plotId?: string;
+
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a claim of this ledger.' })
+  claimId?: string;
+
+  @Text(1, 500, 'a question')
+  question!: string;
+
+  /** The day on which the deciding outcome is read. */
+  @Day()
+  until!: string;
+
+  /** A difference that would change what the grower does, per cent. */
+  @NumberBetween(0.1, 1000, 'a difference in per cent')
+  wouldChangePercent!: number;
+
+  /** Spread of a unit, per cent of the mean, expected before the start. */
+  @NumberBetween(0.1, 300, 'a spread in per cent')
+  cvPercent!: number;
+
+  /** The key of the outcome that was named beforehand as the one that decides. */
+  @Text(1, 12, 'the outcome that decides')
+  decides!: string;
+
+  @OneOf(LAYOUTS, 'a layout')
+  layout!: TrialLayout;
+
+  @IsInt({ message: 'Expected a whole number of replicates.' })
+  @Min(1, { message: 'Expected one replicate or more.' })
+  @Max(100, { message: 'Expected at most 100 replicates.' })
+  replicates!: number;
+
+  @IsInt({ message: 'Expected a whole number as the seed.' })
+  @Min(1, { message: 'Expected a seed of 1 or more.' })
+  @Max(2_147_483_647, { message: 'Expected a smaller seed.' })
+  seed!: number;
+
+  @Parts(() => TrialArmInput, 20, 'arms')
+  @ArrayMinSize(2, { message: 'Expected two arms or more.' })
+  arms!: TrialArmInput[];
+
+  /** Which arm the others are set against, counted from 0. */
+  @IsInt({ message: 'Expected the place of the control among the arms.' })
+  @Min(0, { message: 'Expected the place of the control among the arms.' })
+  control!: number;
+
+  /** What the control is. */
+  @OneOf(STUDY_CONTROLS, 'what the control is')
+  controlIs!: StudyControl;
+
+  @Parts(() => TrialOutcomeInput, 12, 'outcomes')
+  @ArrayMinSize(1, { message: 'Expected one outcome or more.' })
+  outcomes!: TrialOutcomeInput[];
+
+  @NumberBetween(1, 1000, 'plants in a unit')
+  plantsPerUnit!: number;
+
+  @NumberBetween(0.05, 100, 'the width of a unit in m')
+  unitWidthM!: number;
+
+  @NumberBetween(0.05, 100, 'the depth of a unit in m')
+  unitDepthM!: number;
+
+  @EachOneOf(HELD_EQUAL, 'what is held equal')
+  heldEqual!: HeldEqual[];
+
+  @IsBoolean({ message: 'Expected yes or no.' })
+  shaded!: boolean;
+
+  @IsBoolean({ message: 'Expected yes or no.' })
+  usedLastYear!: boolean;
+
+  @IsBoolean({ message: 'Expected yes or no.' })
+  asksNutrients!: boolean;
+
+  /** The day it began; question and layout are fixed from then on. */
+  @Maybe()
+  @Day()
+  startedOn?: string;
+
+  @Parts(() => OddUnitInput, MOST_UNITS, 'units')
+  odd!: OddUnitInput[];
+
+  @Text(0, 2000, 'a note')
+  note!: string;
+}
+
+/** What was found in one unit. */
+export class SheetValueInput {
+  @IsInt({ message: 'Expected the number of a unit.' })
+  @Min(1, { message: 'Expected the number of a unit.' })
+  @Max(MOST_UNITS, { message: 'Expected the number of a unit.' })
+  unit!: number;
+
+  @NumberBetween(-1e9, 1e9, 'a value')
+  value!: number;
+
+  /** Of a timed run: it was not over when watching stopped. */
+  @Maybe()
+  @IsBoolean({ message: 'Expected yes or no.' })
+  notOver?: boolean;
+}
+
+/** One outcome of a trial on one day, unit by unit. */
+export class TrialSheetInput {
+  @IsUUID('all', { message: 'Expected a trial of this ledger.' })
+  trialId!: string;
+
+  @Day()
+  on!: string;
+
+  @Text(1, 12, 'an outcome')
+  outcome!: string;
+
+  @Parts(() => SheetValueInput, MOST_UNITS, 'values')
+  values!: SheetValueInput[];
+
+  @Text(0, 500, 'a note')
+  note!: string;
+}
+
+/** What of a trial is fixed once it has begun. */
+export const FIXED_FIELDS = [
+  'question',
+  'until',
+  'wouldChangePercent',
+  'decides',
+  'layout',
+  'replicates',
+  'seed',
+  'control',
+  'controlIs',
+] as const satisfies readonly (keyof TrialInput)[];
+
+/** What does not fit together in a trial. */
+export function trialProblems(t: TrialInput): readonly FieldProblem[] {
+  const units = t.arms.length * (t.layout === 'latin' ? t.arms.length : t.replicates);
+  const keys = t.outcomes.map((o) => o.key);
+  const names = t.arms.map((a) => a.name.trim().toLowerCase());
+  return [
+    ...(t.control >= t.arms.length
+      ? [{ path: 'control', message: `Read arm ${t.control + 1}, expected one of ${t.arms.length}.` }]
+      : []),
+    ...(units > MOST_UNITS
+      ? [{ path: 'replicates', message: `Read ${units} units, expected at most ${MOST_UNITS}.` }]
+      : []),
+    ...(keys.includes(t.decides)
+      ? []
+      : [{ path: 'decides', message: 'Expected one of the outcomes as the one that decides.' }]),
+    ...(new Set(keys).size < keys.length ? [{ path: 'outcomes', message: 'Expected each outcome once.' }] : []),
+    ...(new Set(names).size < names.length
+      ? [{ path: 'arms', message: 'Expected each arm with a name of its own.' }]
+      : []),
+  ];
+}
+
+/** What was changed of a trial that has begun although it is fixed. */
+export function fixedProblems(before: TrialInput, after: TrialInput): readonly FieldProblem[] {
+  if (!before.startedOn) return [];
+  const fixed = FIXED_FIELDS.filter((f) => before[f] !== after[f]);
+  const names = (t: TrialInput): string => JSON.stringify(t.arms.map((a) => a.name));
+  return [
+    ...fixed.map((path) => ({ path, message: 'This was fixed when the trial began. A new question is a new trial.' })),
+    ...(names(before) === names(after)
+      ? []
+      : [{ path: 'arms', message: 'The arms were fixed when the trial began. Other arms are a new trial.' }]),
+  ];
+}

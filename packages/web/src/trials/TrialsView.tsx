@@ -1,0 +1,86 @@
+import { Link } from 'react-router';
+import { Plus } from 'lucide-react';
+import type { TrialRecord } from '@wheat-ledger/contract';
+import { printDay, trialDoubts } from '@wheat-ledger/core';
+import { useRecords } from '../app/api';
+import { MarginNote, MarginNotes } from '../ui/MarginNotes';
+import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { groundOf } from './groundOf';
+import { planOf, stateOf } from './useTrial';
+
+const STATE_WORDS = { planned: 'not begun', running: 'running', finished: 'finished' } as const;
+
+function TrialLine({ record }: { record: TrialRecord }) {
+  const state = stateOf(record);
+  const hard = state === 'planned' ? trialDoubts(planOf(record), groundOf(record)).filter((d) => d.hard).length : 0;
+  const times = record.layout === 'latin' ? record.arms.length : record.replicates;
+  return (
+    <li className="border-b border-rule py-3" data-testid="trial">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 sm:flex-nowrap">
+        <div className="min-w-0 flex-1">
+          <h2 className="text-lg">
+            <Link
+              to={`/trials/${record.id}${state === 'planned' ? '' : state === 'running' ? '/sheet' : '/read'}`}
+              className="hover:underline"
+            >
+              {record.name}
+            </Link>
+          </h2>
+          <p className="text-faint">{record.question}</p>
+        </div>
+        <div className="shrink-0 sm:w-56">
+          <p className="font-slab text-lg font-semibold first-letter:uppercase">{STATE_WORDS[state]}</p>
+          <p className="text-sm text-faint">
+            {record.arms.length} arms × {times}, read on {printDay(record.until)}
+          </p>
+          {hard > 0 && (
+            <p className="text-sm text-beet">
+              {hard} {hard === 1 ? 'thing' : 'things'} to put right first
+            </p>
+          )}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Every trial, with where it stands. */
+export function TrialsView() {
+  const { records, isLoading, error } = useRecords('trial');
+  if (isLoading) return <Loading what="the trials" />;
+  const order = { running: 0, planned: 1, finished: 2 } as const;
+  const sorted = [...records].sort((a, b) => order[stateOf(a)] - order[stateOf(b)] || a.name.localeCompare(b.name));
+  return (
+    <Sheet
+      title="Trials"
+      question="What does it really do, here, side by side?"
+      actions={
+        <Link to="/trials/new" className="action main">
+          <Plus size={17} aria-hidden="true" />A new trial
+        </Link>
+      }
+    >
+      {error !== undefined ? (
+        <Failed error={error} />
+      ) : records.length === 0 ? (
+        <Empty>
+          No trial yet. Ask one question, give a control the same care, and repeat both: then the garden answers.
+        </Empty>
+      ) : (
+        <ul>
+          {sorted.map((record) => (
+            <TrialLine key={record.id} record={record} />
+          ))}
+        </ul>
+      )}
+      <MarginNotes>
+        <MarginNote title="One plant each">
+          <p>Two plants of one tray differ by a tenth without any help. One of each tells luck from nothing: repeat.</p>
+        </MarginNote>
+        <MarginNote title="Fixed before the start">
+          <p>The question, what decides and the day it is read are fixed when a trial begins, and shown ever after.</p>
+        </MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}

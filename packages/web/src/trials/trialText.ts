@@ -1,0 +1,204 @@
+import {
+  given,
+  Reader,
+  rowsWith,
+  whenTyped,
+  type ReadText,
+  type TrialArmInput,
+  type TrialInput,
+  type TrialOutcomeInput,
+} from '@wheat-ledger/contract';
+import { HELD_EQUAL, printDay, typedNumber, type HeldEqual } from '@wheat-ledger/core';
+
+export interface ArmText {
+  name: string;
+  what: string;
+  /** kg N/ha; blank where it is not known. */
+  nitrogen: string;
+  cost: string;
+  ease: string;
+  programmeId: string;
+}
+export interface OutcomeText {
+  key: string;
+  name: string;
+  kind: TrialOutcomeInput['kind'];
+  unit: string;
+  better: 'more' | 'less';
+}
+/** A trial as a person types it. */
+export interface TrialText {
+  name: string;
+  plotId: string;
+  claimId: string;
+  question: string;
+  until: string;
+  wouldChange: string;
+  cv: string;
+  decides: string;
+  layout: TrialInput['layout'];
+  replicates: string;
+  seed: string;
+  arms: ArmText[];
+  /** Its place among the arms, counted from 0. */
+  control: string;
+  controlIs: TrialInput['controlIs'];
+  outcomes: OutcomeText[];
+  plants: string;
+  width: string;
+  depth: string;
+  held: Record<HeldEqual, boolean>;
+  shaded: boolean;
+  usedLastYear: boolean;
+  asksNutrients: boolean;
+  note: string;
+}
+
+export const blankArm = (name = '', what = ''): ArmText => ({
+  name,
+  what,
+  nitrogen: '',
+  cost: '',
+  ease: '',
+  programmeId: '',
+});
+/** A key that none of some outcomes has. */
+export const nextKey = (outcomes: readonly { readonly key: string }[]): string => {
+  const taken = new Set(outcomes.map((o) => o.key));
+  let n = 1;
+  while (taken.has(`o${n}`)) n += 1;
+  return `o${n}`;
+};
+export const blankOutcome = (key: string): OutcomeText => ({ key, name: '', kind: 'number', unit: '', better: 'more' });
+
+/** A new trial: a control, one arm, six blocks, and what should be held equal. @param seed drawn once, so that the layout stands */
+export const blankTrial = (seed: number, plotId = ''): TrialText => ({
+  name: '',
+  plotId,
+  claimId: '',
+  question: '',
+  until: '',
+  wouldChange: '15',
+  cv: '12',
+  decides: 'o1',
+  layout: 'blocks',
+  replicates: '6',
+  seed: String(seed),
+  arms: [blankArm('Control', 'water only'), blankArm()],
+  control: '0',
+  controlIs: 'water',
+  outcomes: [{ ...blankOutcome('o1'), name: 'height', unit: 'cm' }],
+  plants: '1',
+  width: '0.5 m',
+  depth: '0.5 m',
+  held: { water: true, soil: true, pot: true, plants: true, start: true },
+  shaded: false,
+  usedLastYear: false,
+  asksNutrients: false,
+  note: '',
+});
+
+/** A trial of a claim: its countable form is the question; a control with the carrier alone and an arm with the same nutrients stand beside it. */
+export const trialOfClaim = (
+  seed: number,
+  claim: { readonly id: string; readonly statement: string; readonly countable?: string | undefined },
+  product: string,
+  plotId = '',
+): TrialText => ({
+  ...blankTrial(seed, plotId),
+  name: `Test: ${claim.statement}`.slice(0, 120),
+  claimId: claim.id,
+  question: (claim.countable ?? '') || claim.statement,
+  arms: [
+    blankArm('Carrier only', 'the water or filler of it, without what is claimed'),
+    blankArm(product, 'as its label says'),
+    blankArm('Same nutrients', 'another source that brings the same nutrients'),
+  ],
+});
+
+export const trialText = (t: TrialInput): TrialText => ({
+  name: t.name,
+  plotId: t.plotId ?? '',
+  claimId: t.claimId ?? '',
+  question: t.question,
+  until: printDay(t.until),
+  wouldChange: typedNumber(t.wouldChangePercent),
+  cv: typedNumber(t.cvPercent),
+  decides: t.decides,
+  layout: t.layout,
+  replicates: String(t.replicates),
+  seed: String(t.seed),
+  arms: t.arms.map((a) => ({
+    name: a.name,
+    what: a.what,
+    nitrogen: typedNumber(a.nitrogenKgPerHa),
+    cost: typedNumber(a.cost),
+    ease: typedNumber(a.ease),
+    programmeId: a.programmeId ?? '',
+  })),
+  control: String(t.control),
+  controlIs: t.controlIs,
+  outcomes: t.outcomes.map((o) => ({ ...o })),
+  plants: typedNumber(t.plantsPerUnit),
+  width: `${typedNumber(t.unitWidthM)} m`,
+  depth: `${typedNumber(t.unitDepthM)} m`,
+  held: Object.fromEntries(HELD_EQUAL.map((h) => [h, t.heldEqual.includes(h)])) as Record<HeldEqual, boolean>,
+  shaded: t.shaded,
+  usedLastYear: t.usedLastYear,
+  asksNutrients: t.asksNutrients,
+  note: t.note,
+});
+
+/** Reads a typed trial. @param kept what is not typed: the day it began, and what happened to units */
+export function readTrial(
+  text: TrialText,
+  kept: Pick<TrialInput, 'startedOn' | 'odd'> = { odd: [] },
+): ReadText & { readonly plain: TrialInput } {
+  const read = new Reader();
+  const number = (path: string, typed: string): number => read.number(path, typed.replace(/\s*%$/, '')) ?? 0;
+  const maybe = (path: string, typed: string): number | undefined => whenTyped(typed, () => read.number(path, typed));
+  const arms = rowsWith(text.arms, (a) => a.name.trim() !== '' || a.what.trim() !== '');
+  const outcomes = rowsWith(text.outcomes, (o) => o.name.trim() !== '');
+  const plain: TrialInput = {
+    name: text.name.trim(),
+    ...given('plotId', text.plotId || undefined),
+    ...given('claimId', text.claimId || undefined),
+    question: text.question.trim(),
+    until: read.day('until', text.until) ?? '',
+    wouldChangePercent: number('wouldChangePercent', text.wouldChange),
+    cvPercent: number('cvPercent', text.cv),
+    decides: text.decides,
+    layout: text.layout,
+    replicates: number('replicates', text.replicates),
+    seed: number('seed', text.seed),
+    arms: arms.map(([a, i]): TrialArmInput => ({
+      name: a.name.trim(),
+      what: a.what.trim(),
+      ...given('nitrogenKgPerHa', maybe(`arms.${i}.nitrogen`, a.nitrogen)),
+      ...given('programmeId', a.programmeId || undefined),
+      ...given('cost', maybe(`arms.${i}.cost`, a.cost)),
+      ...given('ease', maybe(`arms.${i}.ease`, a.ease)),
+    })),
+    control: Math.max(
+      0,
+      arms.findIndex(([, i]) => String(i) === text.control),
+    ),
+    controlIs: text.controlIs,
+    outcomes: outcomes.map(([o]) => ({ ...o, name: o.name.trim(), unit: o.unit.trim() })),
+    plantsPerUnit: number('plantsPerUnit', text.plants),
+    unitWidthM: read.canonical('unitWidthM', text.width, 'length', 'm') ?? 0,
+    unitDepthM: read.canonical('unitDepthM', text.depth, 'length', 'm') ?? 0,
+    heldEqual: HELD_EQUAL.filter((h) => text.held[h]),
+    shaded: text.shaded,
+    usedLastYear: text.usedLastYear,
+    asksNutrients: text.asksNutrients,
+    ...given('startedOn', kept.startedOn),
+    odd: kept.odd,
+    note: text.note.trim(),
+  };
+  return {
+    plain,
+    problems: read.problems,
+    rows: { arms: arms.map(([, i]) => i), outcomes: outcomes.map(([, i]) => i) },
+  };
+}
