@@ -1,4 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { choose, clickButton, clickLink, expectText, fill, withLedger } from './harness';
 
 const at = withLedger();
@@ -83,6 +86,19 @@ test('a finished trial: the reading, the harvest with its leaders, what to do, a
   const page = await openTrial('Nettle', '/read');
   await expectText(page, '[data-testid=answer]', /Nettle ferment was better by .* than the control: very likely real/);
   await expectText(page, '[data-testid=decide]', /Same nitrogen.*Nettle ferment/s);
+  const results = JSON.stringify({
+    format: 'wheat-ledger/trial-results/1',
+    trial: 'Nettle ferment on dahlias',
+    results: [{ garden: 'Next door', outcome: 'height', arm: 'Nettle ferment', differences: [3, 5] }],
+  });
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-trial-'));
+  writeFileSync(join(folder, 'results.json'), results);
+  const files = (await page.$(
+    'input[aria-label="Results of a neighbour, as JSON"]',
+  )) as ElementHandle<HTMLInputElement>;
+  await files.uploadFile(join(folder, 'results.json'));
+  await expectText(page, '[data-testid=gardens]', /Nettle ferment: .* over 2 gardens, between/);
+  rmSync(folder, { recursive: true, force: true });
   await choose(page, 'Outcome', 'stems cut');
   await expectText(page, '[data-testid=leaders]', /led/);
   await expectText(page, 'main', /not named as the one that decides: it is exploration/);
@@ -128,7 +144,7 @@ test('a claim becomes a trial in one step', async () => {
   await clickLink(page, 'Test it in a trial');
   await page.waitForSelector('[data-testid=arm]');
   await page.waitForFunction(() => document.querySelectorAll('[data-testid=arm]').length === 3);
-  const names = await page.$$eval('[data-testid=arm] input', (all) => all.map((i) => (i as HTMLInputElement).value));
+  const names = await page.$$eval('[data-testid=arm] input', (all) => all.map((i) => i.value));
   expect(names).toContain('Carrier only');
   expect(names).toContain('Same nutrients');
   await page.close();

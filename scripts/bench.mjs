@@ -5,6 +5,7 @@ import { benchLabel, benchMix, benchPapers, benchRanking, benchRelease } from '.
 import { benchFirstRoute, benchReferences, benchTyping } from './bench/page.mjs';
 import { benchProgramme, benchWorth } from './bench/programme.mjs';
 import { benchRounds } from './bench/rounds.mjs';
+import { benchTrials } from './bench/trials.mjs';
 import { benchImport, benchList } from './bench/server.mjs';
 import { benchStages } from './bench/stages.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
@@ -45,6 +46,7 @@ async function main() {
   await benchPapers(core);
   await benchPooling(core);
   await benchRounds(core, contract, demo);
+  await benchTrials(core);
   await withServer(async (server, database) => {
     await benchImport(server, database);
     await benchList(server);

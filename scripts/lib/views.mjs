@@ -225,6 +225,7 @@ export const VIEWS = [
 export const NOT_KEPT = [
   ...ROUND_NOT_KEPT,
   ...TRIAL_NOT_KEPT,
+  'claims',
   'materials',
   'elements',
   'inside',

@@ -1,4 +1,15 @@
-import { ArrayMinSize, IsBoolean, IsInt, IsUUID, Matches, Max, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator';
 import {
   HELD_EQUAL,
   LAYOUTS,
@@ -73,6 +84,24 @@ export class OddUnitInput {
 
   @Text(0, 300, 'what happened')
   why!: string;
+}
+
+/** What another garden found of one arm against the control, block by block. */
+export class GardenResultInput {
+  @Text(1, 120, 'a garden')
+  garden!: string;
+
+  @Text(1, 12, 'an outcome')
+  outcome!: string;
+
+  @Text(1, 120, 'an arm')
+  arm!: string;
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Expected a block or more.' })
+  @ArrayMaxSize(100, { message: 'Expected at most 100 blocks.' })
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'Expected each difference as a number.' })
+  differences!: number[];
 }
 
 /** A side-by-side test: the question and the layout, which are fixed once it has begun. Who stands where follows from the seed. */
@@ -165,6 +194,11 @@ export class TrialInput {
 
   @Parts(() => OddUnitInput, MOST_UNITS, 'units')
   odd!: OddUnitInput[];
+
+  /** What gardens of neighbours found, from their files. */
+  @Maybe()
+  @Parts(() => GardenResultInput, 400, 'results of gardens')
+  gardens?: GardenResultInput[];
 
   @Text(0, 2000, 'a note')
   note!: string;

@@ -1,5 +1,5 @@
 import { uniformDraws } from '../quantity/index.js';
-import { latinSquare, shuffled, type TrialLayout } from './layout.js';
+import { latinSquare, type TrialLayout } from './layout.js';
 
 /** A unit as far as it is judged. */
 export interface Placed {
@@ -114,29 +114,48 @@ function judgedOf(units: readonly Placed[], outcome: number, layout: TrialLayout
   return { values, present, total, df: present.length - lost - (arms - 1) };
 }
 
-/** Differences to the control, each over its own error, for arms as they stand in an arrangement. */
-function statistics(judged: Judged, armAt: Int32Array, arms: number, control: number, into: Float64Array): void {
-  const sums = new Float64Array(arms);
-  const counts = new Int32Array(arms);
-  for (const i of judged.present) {
+/** Sums and counts of arms as they stand in an arrangement, and how much of the spread lies between them. */
+function sumUp({ values, present }: Judged, armAt: Int32Array, sums: Float64Array, counts: Int32Array): number {
+  sums.fill(0);
+  counts.fill(0);
+  for (const i of present) {
     const arm = armAt[i] ?? 0;
-    sums[arm] = (sums[arm] ?? 0) + (judged.values[i] ?? 0);
+    sums[arm] = (sums[arm] ?? 0) + (values[i] ?? 0);
     counts[arm] = (counts[arm] ?? 0) + 1;
   }
   let between = 0;
-  for (let a = 0; a < arms; a++) if ((counts[a] ?? 0) > 0) between += (sums[a] ?? 0) ** 2 / (counts[a] ?? 1);
+  for (let a = 0; a < sums.length; a++) {
+    const count = counts[a] ?? 0;
+    if (count > 0) between += (sums[a] ?? 0) ** 2 / count;
+  }
+  return between;
+}
+/** A difference over its error. Where nothing is left of the error, any difference stands out without end. */
+function overError(difference: number, error: number): number {
+  if (Math.abs(difference) < HAIR) return 0;
+  return error < HAIR * Math.abs(difference) ? Infinity : difference / error;
+}
+/** Room for what one arrangement comes to, used again for the next. */
+interface Room {
+  readonly sums: Float64Array;
+  readonly counts: Int32Array;
+  readonly t: Float64Array;
+}
+const roomFor = (arms: number): Room => ({
+  sums: new Float64Array(arms),
+  counts: new Int32Array(arms),
+  t: new Float64Array(arms),
+});
+/** Differences to the control, each over its own error, for arms as they stand in an arrangement. */
+function statistics(judged: Judged, armAt: Int32Array, control: number, { sums, counts, t }: Room): void {
+  const between = sumUp(judged, armAt, sums, counts);
   const ms = Math.max(0, judged.total - between) / judged.df;
-  const ofControl = (sums[control] ?? 0) / (counts[control] ?? 1);
-  for (let a = 0; a < arms; a++) {
-    const difference = (sums[a] ?? 0) / (counts[a] ?? 1) - ofControl;
-    const error = Math.sqrt(ms * (1 / (counts[a] ?? 1) + 1 / (counts[control] ?? 1)));
-    // Where nothing is left of the error, any difference stands out without end.
-    into[a] =
-      a === control || Math.abs(difference) < HAIR
-        ? 0
-        : error < HAIR * Math.abs(difference)
-          ? Infinity
-          : difference / error;
+  const ofControl = counts[control] ?? 1;
+  const controlMean = (sums[control] ?? 0) / ofControl;
+  for (let a = 0; a < t.length; a++) {
+    const count = counts[a] ?? 1;
+    const difference = (sums[a] ?? 0) / count - controlMean;
+    t[a] = a === control ? 0 : overError(difference, Math.sqrt(ms * (1 / count + 1 / ofControl)));
   }
 }
 
@@ -157,6 +176,15 @@ function* everyArrangement(start: Int32Array, groups: readonly (readonly number[
   }
   yield* from(0);
 }
+/** Mixes the arms of some places in place (Fisher & Yates); from whatever order they stand in. */
+function shuffleWithin(armAt: Int32Array, places: readonly number[], draw: () => number): void {
+  for (let i = places.length - 1; i > 0; i--) {
+    const [from, to] = [places[i] ?? 0, places[Math.floor(draw() * (i + 1))] ?? 0];
+    const arm = armAt[from] ?? 0;
+    armAt[from] = armAt[to] ?? 0;
+    armAt[to] = arm;
+  }
+}
 function* drawnArrangements(
   units: readonly Placed[],
   start: Int32Array,
@@ -170,16 +198,40 @@ function* drawnArrangements(
     if (layout === 'latin') {
       const square = latinSquare(arms, draw);
       units.forEach((u, i) => (now[i] = square[u.row ?? 0]?.[u.column ?? 0] ?? 0));
-    } else
-      for (const group of groups) {
-        const own = shuffled(
-          group.map((i) => start[i] ?? 0),
-          draw,
-        );
-        group.forEach((i, k) => (now[i] = own[k] ?? 0));
-      }
+    } else for (const group of groups) shuffleWithin(now, group, draw);
     yield now;
   }
+}
+
+/** One outcome with what it really came to, and how often an arrangement stood out as far as each arm. */
+interface Counted {
+  readonly judged: Judged;
+  readonly observed: Float64Array;
+  readonly beyond: Float64Array;
+}
+/** Counts one arrangement. */
+function count({ judged, observed, beyond }: Counted, armAt: Int32Array, control: number, room: Room): void {
+  statistics(judged, armAt, control, room);
+  let most = 0;
+  for (const t of room.t) most = Math.max(most, Math.abs(t));
+  observed.forEach((own, a) => {
+    if (most >= Math.abs(own) * (1 - HAIR)) beyond[a] = (beyond[a] ?? 0) + 1;
+  });
+}
+/** What an outcome came to, arm by arm. */
+function told(
+  { judged, observed, beyond }: Counted,
+  start: Int32Array,
+  control: number,
+  pOf: (count: number) => number,
+): readonly ArmAgainst[] {
+  const meanOf = (arm: number): number => {
+    const own = [...judged.present].filter((i) => start[i] === arm);
+    return own.reduce((sum, i) => sum + (judged.values[i] ?? 0), 0) / own.length;
+  };
+  return [...observed].flatMap((t, arm) =>
+    arm === control ? [] : [{ arm, difference: meanOf(arm) - meanOf(control), t, p: pOf(beyond[arm] ?? 0) }],
+  );
 }
 
 /**
@@ -190,57 +242,30 @@ function* drawnArrangements(
  * @example permute(units, { layout: 'blocks', control: 0 })?.outcomes[0][0].p
  */
 export function permute(units: readonly Placed[], options: PermuteOptions): Permuted | undefined {
-  const { layout, control, onProgress = () => true } = options;
+  const { layout, control, draws = 10_000, onProgress = () => true } = options;
   const arms = 1 + Math.max(...units.map((u) => u.arm));
-  const outcomes = units[0]?.values.length ?? 0;
-  const judged = Array.from({ length: outcomes }, (_, k) => judgedOf(units, k, layout, arms));
-  if (judged.length === 0 || judged.some((j) => j.df < 1)) return undefined;
   const start = Int32Array.from(units, (u) => u.arm);
+  const room = roomFor(arms);
+  const outcomes = (units[0]?.values ?? []).map((_, k): Counted => {
+    const judged = judgedOf(units, k, layout, arms);
+    statistics(judged, start, control, room);
+    return { judged, observed: Float64Array.from(room.t), beyond: new Float64Array(arms) };
+  });
+  if (outcomes.length === 0 || outcomes.some((o) => o.judged.df < 1)) return undefined;
   const groups = groupsOf(units, layout);
   const all = groups.reduce((n, g) => n * factorial(g.length), 1);
   const exact = layout !== 'latin' && all <= MOST_EXACT;
-  const observed = judged.map((j) => {
-    const t = new Float64Array(arms);
-    statistics(j, start, arms, control, t);
-    return t;
-  });
-  const beyond = judged.map(() => new Float64Array(arms));
-  const t = new Float64Array(arms);
-  const wanted = exact ? all : (options.draws ?? 10_000);
+  const wanted = exact ? all : draws;
   let seen = 0;
-  const arrangements = exact ? everyArrangement(start, groups) : drawnArrangements(units, start, groups, options, arms);
-  for (const armAt of arrangements) {
-    for (let k = 0; k < judged.length; k++) {
-      const j = judged[k];
-      const [own, count] = [observed[k], beyond[k]];
-      if (!j || !own || !count) continue;
-      statistics(j, armAt, arms, control, t);
-      let most = 0;
-      for (let a = 0; a < arms; a++) most = Math.max(most, Math.abs(t[a] ?? 0));
-      for (let a = 0; a < arms; a++) if (most >= Math.abs(own[a] ?? 0) * (1 - HAIR)) count[a] = (count[a] ?? 0) + 1;
-    }
+  for (const armAt of exact
+    ? everyArrangement(start, groups)
+    : drawnArrangements(units, start, groups, options, arms)) {
+    for (const outcome of outcomes) count(outcome, armAt, control, room);
     seen += 1;
     if (seen % 500 === 0 && !onProgress(seen / wanted)) return undefined;
   }
-  const pOf = (count: number): number => (exact ? count / seen : (count + 1) / (seen + 1));
-  return {
-    outcomes: judged.map((j, k) => {
-      const meanOf = (arm: number): number => {
-        const own = [...j.present].filter((i) => start[i] === arm);
-        return own.reduce((sum, i) => sum + (j.values[i] ?? 0), 0) / own.length;
-      };
-      return Array.from({ length: arms }, (_, arm) => arm)
-        .filter((arm) => arm !== control)
-        .map((arm) => ({
-          arm,
-          difference: meanOf(arm) - meanOf(control),
-          t: observed[k]?.[arm] ?? Number.NaN,
-          p: pOf(beyond[k]?.[arm] ?? 0),
-        }));
-    }),
-    arrangements: seen,
-    exact,
-  };
+  const pOf = (beyond: number): number => (exact ? beyond / seen : (beyond + 1) / (seen + 1));
+  return { outcomes: outcomes.map((o) => told(o, start, control, pOf)), arrangements: seen, exact };
 }
 
 /** Values turned into ranks within a block, ties sharing theirs: for scores, and whatever has no even steps. @example ranked([3, 1, 3]) // [2.5, 1, 2.5] */

@@ -8,6 +8,7 @@ import { saveText } from '../ui/saveFile';
 import { Empty, Loading, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { MapPicture } from './MapPicture';
+import { protocolFile } from './trialFile';
 import { TrialPages } from './TrialPages';
 import { useTrial } from './useTrial';
 
@@ -140,6 +141,13 @@ export function MapView() {
           </label>
           <button type="button" className="action" onClick={() => saveText('trial-key.csv', csv, 'text/csv')}>
             Key as CSV
+          </button>
+          <button
+            type="button"
+            className="action"
+            onClick={() => saveText('trial.json', protocolFile(trial), 'application/json')}
+          >
+            Protocol for neighbours
           </button>
           <PrintButton />
         </>

@@ -1,20 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
+import { useWatch } from 'react-hook-form';
 import { inputOf, TrialInput, type TrialRecord } from '@wheat-ledger/contract';
-import {
-  HELD_EQUAL,
-  HELD_WORDS,
-  LAYOUT_WORDS,
-  LAYOUTS,
-  OUTCOME_KINDS,
-  OUTCOME_WORDS,
-  printDay,
-  STUDY_CONTROLS,
-  trialDoubts,
-  type StudyControl,
-} from '@wheat-ledger/core';
+import { printDay, trialDoubts } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { today } from '../app/today';
 import { usePlot, useShelf } from '../app/workspace';
@@ -30,201 +18,9 @@ import { ArmsMatched } from './ArmsMatched';
 import { groundOf } from './groundOf';
 import { PowerPart } from './PowerPart';
 import { TrialPages } from './TrialPages';
-import {
-  blankArm,
-  blankOutcome,
-  blankTrial,
-  nextKey,
-  readTrial,
-  trialOfClaim,
-  trialText,
-  type TrialText,
-} from './trialText';
+import { ArmRows, Layouts, OutcomeRows } from './TrialRows';
+import { blankTrial, readTrial, trialOfClaim, trialText, type TrialText } from './trialText';
 import { planOf, useTrial } from './useTrial';
-
-const CONTROL_WORDS: Readonly<Record<StudyControl, string>> = {
-  nothing: 'nothing at all',
-  water: 'water or carrier only',
-  sameNutrients: 'the same nutrients from elsewhere',
-  none: 'there is none',
-};
-
-function ArmRows() {
-  const { control } = useFormContext<TrialText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'arms' });
-  const { records: programmes } = useRecords('programme');
-  const options = [{ value: '', text: 'no programme' }, ...programmes.map((p) => ({ value: p.id, text: p.name }))];
-  return (
-    <FormPart title="What is set side by side" hint="the control first; what each brings of nitrogen, kg/ha">
-      <ul className="flex flex-col gap-2">
-        {fields.map((field, i) => (
-          <li key={field.id} className="flex flex-wrap items-start gap-2" data-testid="arm">
-            <TextField name={`arms.${i}.name`} label={`Arm ${i + 1}`} bare placeholder="name" className="w-36" />
-            <TextField
-              name={`arms.${i}.what`}
-              label={`Arm ${i + 1}, what is given`}
-              bare
-              placeholder="what is given"
-              className="w-44"
-            />
-            <TextField
-              name={`arms.${i}.nitrogen`}
-              label={`Arm ${i + 1}, nitrogen in kg/ha`}
-              bare
-              placeholder="N kg/ha"
-              className="w-20"
-            />
-            <TextField name={`arms.${i}.cost`} label={`Arm ${i + 1}, cost`} bare placeholder="cost" className="w-20" />
-            <TextField
-              name={`arms.${i}.ease`}
-              label={`Arm ${i + 1}, ease 1 to 5`}
-              bare
-              placeholder="ease 1–5"
-              className="w-20"
-            />
-            {programmes.length > 0 && (
-              <SelectField
-                name={`arms.${i}.programmeId`}
-                label={`Arm ${i + 1}, programme`}
-                bare
-                options={options}
-                className="w-28"
-              />
-            )}
-            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
-              <Trash2 size={15} aria-hidden="true" />
-              <span className="sr-only">Take arm {i + 1} out</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <button type="button" className="plain mt-1 flex items-center gap-1" onClick={() => append(blankArm())}>
-        <Plus size={15} aria-hidden="true" /> Another arm
-      </button>
-    </FormPart>
-  );
-}
-
-function OutcomeRows() {
-  const { control, getValues } = useFormContext<TrialText>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'outcomes' });
-  const outcomes = useWatch<TrialText, 'outcomes'>({ name: 'outcomes' });
-  return (
-    <FormPart title="What is measured" hint="one of it decides; the others are exploration">
-      <ul className="flex flex-col gap-2">
-        {fields.map((field, i) => (
-          <li key={field.id} className="flex flex-wrap items-start gap-2" data-testid="outcome">
-            <TextField
-              name={`outcomes.${i}.name`}
-              label={`Outcome ${i + 1}`}
-              bare
-              placeholder="height"
-              className="w-44"
-            />
-            <SelectField
-              name={`outcomes.${i}.kind`}
-              label={`Outcome ${i + 1}, kind`}
-              bare
-              options={OUTCOME_KINDS.map((value) => ({ value, text: OUTCOME_WORDS[value] }))}
-              className="w-56"
-            />
-            <TextField
-              name={`outcomes.${i}.unit`}
-              label={`Outcome ${i + 1}, unit`}
-              bare
-              placeholder="cm"
-              className="w-20"
-            />
-            <SelectField
-              name={`outcomes.${i}.better`}
-              label={`Outcome ${i + 1}, better`}
-              bare
-              options={[
-                { value: 'more', text: 'more is better' },
-                { value: 'less', text: 'less is better' },
-              ]}
-              className="w-40"
-            />
-            <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
-              <Trash2 size={15} aria-hidden="true" />
-              <span className="sr-only">Take outcome {i + 1} out</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <div className="flex flex-wrap items-end gap-4">
-        <button
-          type="button"
-          className="plain flex items-center gap-1"
-          onClick={() => append(blankOutcome(nextKey(getValues('outcomes'))))}
-        >
-          <Plus size={15} aria-hidden="true" /> Another outcome
-        </button>
-        <SelectField
-          name="decides"
-          label="What decides"
-          options={outcomes.map((o) => ({ value: o.key, text: o.name || 'an outcome without a name' }))}
-          className="w-48"
-        />
-      </div>
-    </FormPart>
-  );
-}
-
-function Layouts() {
-  const { register } = useFormContext<TrialText>();
-  const arms = useWatch<TrialText, 'arms'>({ name: 'arms' });
-  return (
-    <FormPart title="How it is laid out">
-      <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
-        <SelectField
-          name="layout"
-          label="Layout"
-          options={LAYOUTS.map((value) => ({ value, text: LAYOUT_WORDS[value] }))}
-          className="col-span-2"
-        />
-        <TextField name="replicates" label="Of each" inputMode="numeric" />
-        <SelectField
-          name="control"
-          label="The control"
-          options={arms.map((a, i) => ({ value: String(i), text: a.name || `arm ${i + 1}` }))}
-        />
-        <SelectField
-          name="controlIs"
-          label="It gets"
-          options={STUDY_CONTROLS.map((value) => ({ value, text: CONTROL_WORDS[value] }))}
-        />
-        <TextField name="seed" label="Seed of the chance" inputMode="numeric" />
-        <TextField name="width" label="A unit is wide" />
-        <TextField name="depth" label="and deep" />
-        <TextField name="plants" label="Plants in it" inputMode="numeric" />
-      </div>
-      <fieldset className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
-        <legend className="text-sm text-faint">Held equal</legend>
-        {HELD_EQUAL.map((h) => (
-          <label key={h} className="flex items-center gap-1.5">
-            <input type="checkbox" className="size-4 accent-wheat" {...register(`held.${h}`)} />
-            {HELD_WORDS[h]}
-          </label>
-        ))}
-      </fieldset>
-      <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
-        <label className="flex items-center gap-1.5">
-          <input type="checkbox" className="size-4 accent-wheat" {...register('shaded')} />a neighbour or a wall shades
-          one side
-        </label>
-        <label className="flex items-center gap-1.5">
-          <input type="checkbox" className="size-4 accent-wheat" {...register('usedLastYear')} />
-          these beds were treated last year
-        </label>
-        <label className="flex items-center gap-1.5">
-          <input type="checkbox" className="size-4 accent-wheat" {...register('asksNutrients')} />
-          the question is what the nutrients do
-        </label>
-      </div>
-    </FormPart>
-  );
-}
 
 /** Begins a trial: from then on its question and layout stand. */
 function Begin({ record, hard }: { record: TrialRecord; hard: number }) {
@@ -263,7 +59,11 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
   const { records: claims } = useRecords('claim');
   const saved = useMemo(() => (record ? trialText(record) : (start ?? blankTrial(1))), [record, start]);
   const kept = useMemo(
-    () => ({ odd: record?.odd ?? [], ...(record?.startedOn ? { startedOn: record.startedOn } : {}) }),
+    () => ({
+      odd: record?.odd ?? [],
+      ...(record?.startedOn ? { startedOn: record.startedOn } : {}),
+      ...(record?.gardens ? { gardens: record.gardens } : {}),
+    }),
     [record],
   );
   const { form, edit } = useRecordForm<'trial', TrialText>({

@@ -3,9 +3,13 @@ import { Plus } from 'lucide-react';
 import type { TrialRecord } from '@wheat-ledger/contract';
 import { printDay, trialDoubts } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { deskSlice } from '../app/slices';
+import { useAppDispatch } from '../app/store';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { useKeep } from '../ui/useKeep';
 import { groundOf } from './groundOf';
+import { readProtocol } from './trialFile';
 import { planOf, stateOf } from './useTrial';
 
 const STATE_WORDS = { planned: 'not begun', running: 'running', finished: 'finished' } as const;
@@ -44,6 +48,37 @@ function TrialLine({ record }: { record: TrialRecord }) {
   );
 }
 
+/** Takes over a neighbour's protocol as a trial of one's own, laid out anew. */
+function OpenProtocol() {
+  const { keep } = useKeep('trial');
+  const dispatch = useAppDispatch();
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    try {
+      const trial = readProtocol(await file.text(), 1 + Math.floor(Math.random() * 1e6));
+      await keep(trial, undefined, `Took over “${trial.name}”, laid out anew.`);
+    } catch (e) {
+      const text = e instanceof Error ? e.message : 'The file could not be read.';
+      dispatch(deskSlice.actions.noticed({ text, recordId: undefined }));
+    }
+  };
+  return (
+    <label className="action focus-within:outline-2">
+      Open a protocol
+      <input
+        type="file"
+        accept=".json"
+        className="sr-only"
+        aria-label="A trial of a neighbour, as JSON"
+        onChange={(e) => {
+          void open(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+    </label>
+  );
+}
+
 /** Every trial, with where it stands. */
 export function TrialsView() {
   const { records, isLoading, error } = useRecords('trial');
@@ -55,9 +90,12 @@ export function TrialsView() {
       title="Trials"
       question="What does it really do, here, side by side?"
       actions={
-        <Link to="/trials/new" className="action main">
-          <Plus size={17} aria-hidden="true" />A new trial
-        </Link>
+        <>
+          <OpenProtocol />
+          <Link to="/trials/new" className="action main">
+            <Plus size={17} aria-hidden="true" />A new trial
+          </Link>
+        </>
       }
     >
       {error !== undefined ? (

@@ -152,7 +152,7 @@ export const trialText = (t: TrialInput): TrialText => ({
 /** Reads a typed trial. @param kept what is not typed: the day it began, and what happened to units */
 export function readTrial(
   text: TrialText,
-  kept: Pick<TrialInput, 'startedOn' | 'odd'> = { odd: [] },
+  kept: Pick<TrialInput, 'startedOn' | 'odd' | 'gardens'> = { odd: [] },
 ): ReadText & { readonly plain: TrialInput } {
   const read = new Reader();
   const number = (path: string, typed: string): number => read.number(path, typed.replace(/\s*%$/, '')) ?? 0;
@@ -194,6 +194,7 @@ export function readTrial(
     asksNutrients: text.asksNutrients,
     ...given('startedOn', kept.startedOn),
     odd: kept.odd,
+    ...given('gardens', kept.gardens),
     note: text.note.trim(),
   };
   return {

@@ -1,0 +1,65 @@
+import { useMemo } from 'react';
+import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
+import {
+  rankedUnits,
+  readOutcome,
+  valueOf,
+  type CourseSummary,
+  type TrialOutcome,
+  type TrialUnit,
+} from '@wheat-ledger/core';
+import { useTask } from '../ui/useTask';
+import type { TrialQuestion } from '../workers/trial.worker';
+import { PERMUTE } from './readingJobs';
+import { planOf, readingsOf } from './useTrial';
+
+/** What one outcome of a trial found, and how likely it is chance; the latter in a worker. @param withOdd whether units that were odd count */
+export function useReading(
+  trial: TrialRecord,
+  units: readonly TrialUnit[],
+  sheets: readonly TrialSheetRecord[],
+  outcome: TrialOutcome,
+  summary: CourseSummary,
+  withOdd: boolean,
+) {
+  const all = useMemo(() => readingsOf(sheets).filter((r) => r.measure === outcome.key), [sheets, outcome]);
+  const left = useMemo(
+    () => new Set(trial.odd.filter((o) => o.state === 'lost' || !withOdd).map((o) => o.unit)),
+    [trial.odd, withOdd],
+  );
+  const values = useMemo(
+    () =>
+      new Map(
+        units.map((u) => [
+          u.number,
+          left.has(u.number)
+            ? Number.NaN
+            : valueOf(
+                outcome,
+                all.filter((r) => r.unit === u.number),
+                summary,
+                trial.until,
+              ),
+        ]),
+      ),
+    [units, all, outcome, summary, left, trial.until],
+  );
+  const plan = useMemo(() => planOf(trial), [trial]);
+  const reading = useMemo(
+    () => readOutcome(plan, units, (u) => values.get(u.number) ?? Number.NaN),
+    [plan, units, values],
+  );
+  const question = useMemo((): TrialQuestion | undefined => {
+    const placed = units.map(({ arm, block, row, column, number }) => ({
+      ...{ arm, row, column, values: [values.get(number) ?? Number.NaN] },
+      ...(block === undefined ? {} : { block }),
+    }));
+    if (placed.every((u) => Number.isNaN(u.values[0] ?? Number.NaN))) return undefined;
+    return {
+      units: outcome.kind === 'score' ? rankedUnits(placed, trial.layout) : placed,
+      options: { layout: trial.layout, control: trial.control, seed: trial.seed },
+    };
+  }, [units, values, outcome, trial]);
+  const task = useTask(PERMUTE, question);
+  return { all, plan, reading, task, values };
+}
