@@ -27,7 +27,7 @@ export const fruitSetOf = (season: Season, warmth: readonly number[]): string | 
 
 /**
  * A programme as it is planned or, where something of its season is logged, as it really goes: the log up to today, the plan from then on. While the plan
- * is being changed it is drawn as planned, unless it is chosen otherwise.
+ * is being changed, or while nothing of it was ticked off, it is drawn as planned, unless it is chosen otherwise.
  */
 export function useFollowed(
   plan: ComputedProgramme,
@@ -41,7 +41,8 @@ export function useFollowed(
   const [chosen, setChosen] = useState<boolean>();
   const entries = useSeasonLog(open.record.id);
   const can = programmeId !== undefined && entries.length > 0;
-  const follows = can && (chosen ?? !changing);
+  const ticked = entries.some((e) => e.task?.startsWith(`${programmeId ?? ''}/`));
+  const follows = can && (chosen ?? (ticked && !changing));
   const followed = useMemo(() => {
     if (!follows) return { doings, inNumbers: plan };
     const done = asDone(plan.rows, programmeId, entries, today(), plot.areaM2 * open.season.share);

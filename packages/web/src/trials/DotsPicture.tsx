@@ -23,67 +23,69 @@ export function DotsPicture({ arms, names, control, unit }: DotsPictureProps) {
   const high = arms.length * ROW + 30;
   const controlMean = arms[control]?.mean ?? Number.NaN;
   return (
-    <svg
-      viewBox={`0 0 ${WIDE} ${high}`}
-      className="w-full max-w-3xl"
-      role="img"
-      data-testid="dots"
-      aria-label={arms
-        .map((a) => `${names[a.arm] ?? ''}: mean ${formatTrimmed(a.mean, 3)} ${unit} of ${a.values.length}`)
-        .join('; ')}
-    >
-      {!Number.isNaN(controlMean) && (
-        <line
-          x1={x(controlMean)}
-          x2={x(controlMean)}
-          y1={4}
-          y2={arms.length * ROW}
-          stroke="var(--faint)"
-          strokeDasharray="4 4"
-        />
-      )}
-      {arms.map((a, i) => {
-        const y = i * ROW + ROW / 2;
-        return (
-          <g key={a.arm}>
-            <text x={LEFT - 12} y={y + 4} textAnchor="end" fontSize={14} fill="var(--pine)">
-              {names[a.arm]}
-            </text>
-            {a.interval && (
-              <rect
-                x={x(a.interval.low)}
-                width={Math.max(1, x(a.interval.high) - x(a.interval.low))}
-                y={y - 10}
-                height={20}
-                fill="var(--wheat)"
-                fillOpacity={0.28}
-              />
-            )}
-            {a.values.map((v) => (
-              <circle
-                key={v.unit}
-                cx={x(v.value)}
-                cy={y + ((v.unit * 7) % 5) * 3 - 6}
-                r={3.6}
-                fill="var(--moss)"
-                fillOpacity={0.75}
-              >
-                <title>
-                  unit {v.unit}: {formatTrimmed(v.value, 4)} {unit}
-                </title>
-              </circle>
-            ))}
-            {!Number.isNaN(a.mean) && (
-              <line x1={x(a.mean)} x2={x(a.mean)} y1={y - 13} y2={y + 13} stroke="var(--pine)" strokeWidth={2.5} />
-            )}
-          </g>
-        );
-      })}
-      {[least, (least + most) / 2, most].map((value) => (
-        <text key={value} x={x(value)} y={high - 8} textAnchor="middle" fontSize={12} fill="var(--faint)">
-          {formatTrimmed(value, 3)} {unit}
-        </text>
-      ))}
-    </svg>
+    <div className="relative overflow-x-auto">
+      <svg
+        viewBox={`0 0 ${WIDE} ${high}`}
+        className="w-full min-w-[34rem] max-w-3xl"
+        role="img"
+        data-testid="dots"
+        aria-label={arms
+          .map((a) => `${names[a.arm] ?? ''}: mean ${formatTrimmed(a.mean, 3)} ${unit} of ${a.values.length}`)
+          .join('; ')}
+      >
+        {!Number.isNaN(controlMean) && (
+          <line
+            x1={x(controlMean)}
+            x2={x(controlMean)}
+            y1={4}
+            y2={arms.length * ROW}
+            stroke="var(--faint)"
+            strokeDasharray="4 4"
+          />
+        )}
+        {arms.map((a, i) => {
+          const y = i * ROW + ROW / 2;
+          return (
+            <g key={a.arm}>
+              <text x={LEFT - 12} y={y + 4} textAnchor="end" fontSize={14} fill="var(--pine)">
+                {names[a.arm]}
+              </text>
+              {a.interval && (
+                <rect
+                  x={x(a.interval.low)}
+                  width={Math.max(1, x(a.interval.high) - x(a.interval.low))}
+                  y={y - 10}
+                  height={20}
+                  fill="var(--wheat)"
+                  fillOpacity={0.28}
+                />
+              )}
+              {a.values.map((v) => (
+                <circle
+                  key={v.unit}
+                  cx={x(v.value)}
+                  cy={y + ((v.unit * 7) % 5) * 3 - 6}
+                  r={3.6}
+                  fill="var(--moss)"
+                  fillOpacity={0.75}
+                >
+                  <title>
+                    unit {v.unit}: {formatTrimmed(v.value, 4)} {unit}
+                  </title>
+                </circle>
+              ))}
+              {!Number.isNaN(a.mean) && (
+                <line x1={x(a.mean)} x2={x(a.mean)} y1={y - 13} y2={y + 13} stroke="var(--pine)" strokeWidth={2.5} />
+              )}
+            </g>
+          );
+        })}
+        {[least, (least + most) / 2, most].map((value) => (
+          <text key={value} x={x(value)} y={high - 8} textAnchor="middle" fontSize={12} fill="var(--faint)">
+            {formatTrimmed(value, 3)} {unit}
+          </text>
+        ))}
+      </svg>
+    </div>
   );
 }
