@@ -70,6 +70,15 @@ export class TrialOutcomeInput {
 
   @OneOf(['more', 'less'], 'which way is better')
   better!: 'more' | 'less';
+
+  /** Of water that soaks in: how much, and on which ground. */
+  @Maybe()
+  @NumberBetween(0.01, 10_000, 'litres')
+  litres?: number;
+
+  @Maybe()
+  @NumberBetween(0.0001, 10_000, 'ground in m²')
+  groundM2?: number;
 }
 
 /** A unit that was lost, eaten or replaced: it is read with and without. */

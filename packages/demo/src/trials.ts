@@ -15,7 +15,15 @@ const arm = (name: string, what: string, given: Partial<TrialArmInput> = {}): Tr
 const HEIGHT: TrialOutcomeInput = { key: 'height', name: 'height', kind: 'number', unit: 'cm', better: 'more' };
 const STEMS: TrialOutcomeInput = { key: 'stems', name: 'stems cut', kind: 'harvest', unit: 'stems', better: 'more' };
 const BLOOMS: TrialOutcomeInput = { key: 'blooms', name: 'flowers', kind: 'count', unit: '', better: 'more' };
-const SOAK: TrialOutcomeInput = { key: 'soak', name: 'a litre soaks in', kind: 'timed', unit: 'min', better: 'less' };
+const SOAK: TrialOutcomeInput = {
+  key: 'soak',
+  name: 'a litre soaks in',
+  kind: 'timed',
+  unit: 'min',
+  better: 'less',
+  litres: 1,
+  groundM2: 0.07,
+};
 
 const trial = (
   given: Pick<NamedTrial, 'name' | 'plot' | 'question' | 'until' | 'arms'> & Partial<NamedTrial>,

@@ -1,6 +1,12 @@
 import { useMemo } from 'react';
 import { toLog, toSeason, toSite, type LoggerRecord, type PlotRecord, toDosedPlot } from '@wheat-ledger/contract';
-import { computeProgramme, siteSoilTemperature, type Planned, type Season } from '@wheat-ledger/core';
+import {
+  computeProgramme,
+  siteSoilTemperature,
+  type ComputedProgramme,
+  type Planned,
+  type Season,
+} from '@wheat-ledger/core';
 import { useRecords } from './api';
 import { useDoings } from './useDoings';
 
@@ -38,9 +44,12 @@ export function useGround(): {
   return { ground, isLoading, error };
 }
 
+/** A programme as rounds are made of it, with what it brings in all. */
+export type PlanInNumbers = Planned & Pick<ComputedProgramme, 'totals'>;
+
 /** Every programme of the ledger in numbers, as rounds are made of them. */
 export function usePlans(): {
-  readonly plans: readonly Planned[];
+  readonly plans: readonly PlanInNumbers[];
   readonly isLoading: boolean;
   /** Why they cannot be had. */
   readonly error: unknown;
@@ -53,14 +62,14 @@ export function usePlans(): {
   const plans = useMemo(() => {
     if (isLoading) return [];
     let from = 0;
-    return programmes.flatMap((programme): Planned[] => {
+    return programmes.flatMap((programme): PlanInNumbers[] => {
       const own = doings.slice(from, from + programme.applications.length);
       from += programme.applications.length;
       const found = ground.get(programme.seasonId);
       if (!found) return [];
       const { plot, season, logs } = found;
       const warmth = siteSoilTemperature(toSite(plot, logs), season.from, YEAR);
-      const { rows } = computeProgramme(own, toDosedPlot(plot), season, warmth);
+      const { rows, totals } = computeProgramme(own, toDosedPlot(plot), season, warmth);
       return [
         {
           programmeId: programme.id,
@@ -69,6 +78,8 @@ export function usePlans(): {
           plotName: plot.name,
           season,
           rows,
+          totals,
+          texture: plot.texture,
           logged: logs.map(toLog),
         },
       ];

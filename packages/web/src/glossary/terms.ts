@@ -15,6 +15,7 @@ export const TERMS = {
     'ammoniacal nitrogen',
     'Nitrogen as ammonium: roots take some at once, and soil life turns the rest into nitrate within weeks.',
   ],
+  armOfTrial: ['arm', 'One of the things that a trial sets side by side; all units of an arm get the same.'],
   assumption: [
     'assumption',
     'A number nobody measured here, with the range it may lie in; your own measurement takes its place.',
@@ -32,6 +33,10 @@ export const TERMS = {
     'below detection',
     'So little that the lab could not tell it from none: it is neither zero nor the limit.',
   ],
+  blockOfTrial: [
+    'block',
+    'Ground that is alike, in which every arm stands once: slope, shade and soil then fall on all arms alike.',
+  ],
   bulkDensity: [
     'bulk density',
     'What a litre of the loose material weighs; without it a scoop cannot be turned into grams.',
@@ -48,6 +53,7 @@ export const TERMS = {
   ],
   coated: ['coated nitrogen', 'Nitrogen in a shell that lets it out slowly, faster when the soil is warm.'],
   confounder: ['confounder', 'Something else that was changed too, and could have made the difference by itself.'],
+  controlArm: ['control', 'The arm that gets all the care but not what is tested: what the others are set against.'],
   crudeProtein: ['crude protein', 'On a feed tag: nitrogen times 6.25, so a tenth of protein is 1.6 % nitrogen.'],
   denitrification: ['denitrification', 'Nitrate that goes off as gas where warm soil stands full of water.'],
   derivedFrom: ['derived from', 'The materials a product is made of, as its label lists them, the most first.'],
@@ -110,10 +116,15 @@ export const TERMS = {
     'where a number comes from',
     'Measured, from a label, published, typical of the material, or a guess: the more certain one counts.',
   ],
+  pValue: [
+    'p',
+    'How often chance alone would set some arm so far apart if nothing did anything; small is rare, and it is not the chance that it works.',
+  ],
   Q10: ['Q10', 'How many times faster something runs when it is 10 °C warmer; for soil life about twice.'],
   range: ['range', 'The lowest and the highest a number may be; it stays a range in all that is worked out from it.'],
   ratio: ['ratio', 'How much of one nutrient for each part of another, whatever the strength.'],
   removal: ['removed by the harvest', 'Nutrients that leave the plot with what is picked.'],
+  replicate: ['replicate', 'One more unit of each arm: without it a difference cannot be told from luck.'],
   SAR: [
     'SAR, sodium adsorption ratio',
     'Sodium set against calcium and magnesium in the soil’s water; from 13 on it breaks the soil’s crumbs.',

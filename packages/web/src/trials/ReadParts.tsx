@@ -5,6 +5,7 @@ import {
   leastP,
   logRank,
   meanTime,
+  mmPerMinute,
   peek,
   printDay,
   type OutcomeReading,
@@ -14,6 +15,7 @@ import {
   type TrialReading,
   type TrialUnit,
 } from '@wheat-ledger/core';
+import { Term } from '../glossary/Term';
 import { FormPart } from '../ui/EditForm';
 import { stateOf } from './useTrial';
 
@@ -47,7 +49,7 @@ export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outco
               more than the control
             </th>
             <th scope="col" className="num">
-              p
+              <Term of="pValue">p</Term>
             </th>
           </tr>
         </thead>
@@ -77,13 +79,21 @@ export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outco
   );
 }
 
+/** The same as mm of water a minute, where it is water that soaks in; empty otherwise. */
+const soaks = ({ litres, groundM2 }: TrialRecord['outcomes'][number], minutes: number): string =>
+  litres !== undefined && groundM2 !== undefined && minutes > 0
+    ? `, ${formatTrimmed(mmPerMinute(litres, groundM2, minutes), 2)} mm a minute`
+    : '';
+
 /** Runs that were not over, by the log-rank test, and between what and what their mean lies. */
 export function TimedPart({
   trial,
+  outcome,
   units,
   readings,
 }: {
   trial: TrialRecord;
+  outcome: TrialRecord['outcomes'][number];
   units: readonly TrialUnit[];
   readings: readonly TrialReading[];
 }) {
@@ -105,7 +115,7 @@ export function TimedPart({
         return (
           <li key={a.name}>
             {a.name}: {mean.high === undefined ? `at least ${formatTrimmed(mean.low, 3)}` : formatTrimmed(mean.low, 3)}{' '}
-            min on average
+            min on average{soaks(outcome, mean.low)}
             {test && `; log-rank against the control, p ${formatTrimmed(test.p, 2)}`}
           </li>
         );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
-import { answerWords, printDay, type CourseSummary, type TrialOutcome, type TrialUnit } from '@wheat-ledger/core';
+import { answerWords, printDay, type CourseSummary, type TrialUnit } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
@@ -25,7 +25,7 @@ function Reading({
   trial: TrialRecord;
   units: readonly TrialUnit[];
   sheets: readonly TrialSheetRecord[];
-  outcome: TrialOutcome;
+  outcome: TrialRecord['outcomes'][number];
 }) {
   const [summary, setSummary] = useState<CourseSummary>('last');
   const [withOdd, setWithOdd] = useState(true);
@@ -84,7 +84,7 @@ function Reading({
       />
       <ArmsTable trial={trial} outcome={outcome} found={{ reading, permuted }} />
       <HowJudged outcome={outcome} found={{ reading, permuted }} />
-      {outcome.kind === 'timed' && <TimedPart trial={trial} units={units} readings={all} />}
+      {outcome.kind === 'timed' && <TimedPart trial={trial} outcome={outcome} units={units} readings={all} />}
       {outcome.kind === 'harvest' && (
         <HarvestPart outcome={outcome} readings={all} units={units} names={trial.arms.map((a) => a.name)} />
       )}

@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { inputOf, TrialInput, type TrialRecord } from '@wheat-ledger/contract';
-import { printDay, trialDoubts } from '@wheat-ledger/core';
+import { formatTrimmed, printDay, trialDoubts } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { today } from '../app/today';
 import { usePlot, useShelf } from '../app/workspace';
+import { Term } from '../glossary/Term';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
@@ -20,6 +21,8 @@ import { PowerPart } from './PowerPart';
 import { TrialPages } from './TrialPages';
 import { ArmRows, Layouts, OutcomeRows } from './TrialRows';
 import { blankTrial, readTrial, trialOfClaim, trialText, type TrialText } from './trialText';
+import { useArms } from './useArms';
+import { useEarlierSpread } from './useEarlierSpread';
 import { planOf, useTrial } from './useTrial';
 
 /** Begins a trial: from then on its question and layout stand. */
@@ -78,9 +81,20 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
   });
   const text = useWatch({ control: form.control }) as TrialText;
   const { plain } = useMemo(() => readTrial(text, kept), [text, kept]);
+  const arms = useArms(plain.arms);
+  const earlier = useEarlierSpread(plain.outcomes.find((o) => o.key === plain.decides)?.name ?? '', record?.id);
   const doubts = useMemo(
-    () => (plain.arms.length > 1 && plain.replicates >= 1 ? trialDoubts(planOf(plain), groundOf(plain)) : []),
-    [plain],
+    () =>
+      plain.arms.length > 1 && plain.replicates >= 1
+        ? trialDoubts(
+            planOf(plain),
+            groundOf(
+              plain,
+              arms.map((a) => a.nitrogen),
+            ),
+          )
+        : [],
+    [plain, arms],
   );
   return (
     <Sheet title={record ? record.name : 'A new trial'} question="One question, a real control, and enough of each.">
@@ -118,6 +132,25 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
             label="What is asked, of what, by when"
             placeholder="Do leeks weigh more by 1 October with the ferment than with water?"
           />
+          {earlier.length > 0 && (
+            <p className="text-sm text-faint">
+              Like units lay apart by{' '}
+              {earlier.slice(0, 3).map((e, i) => (
+                <Fragment key={e.name}>
+                  {i > 0 && ', '}
+                  <button
+                    type="button"
+                    className="plain"
+                    onClick={() => form.setValue('cv', formatTrimmed(e.cvPercent, 2), { shouldDirty: true })}
+                  >
+                    {formatTrimmed(e.cvPercent, 2)} %
+                  </button>{' '}
+                  in “{e.name}”
+                </Fragment>
+              ))}
+              .
+            </p>
+          )}
           <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
             <DayField name="until" label="It is read on" />
             <TextField name="wouldChange" label="A difference that would change what I do, %" inputMode="decimal" />
@@ -140,7 +173,7 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
             </Remark>
           ))
         )}
-        <ArmsMatched trial={plain} />
+        <ArmsMatched trial={plain} arms={arms} />
         <PowerPart trial={plain} />
         {record && <Begin record={record} hard={doubts.filter((d) => d.hard).length} />}
       </section>
@@ -153,7 +186,8 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
         </MarginNote>
         <MarginNote title="Blocks">
           <p>
-            A block is ground that is alike, with every arm in it once. Slope, shade and soil then fall on all arms.
+            A <Term of="blockOfTrial">block</Term> is ground that is alike, with every arm in it once. Slope, shade and
+            soil then fall on all arms.
           </p>
         </MarginNote>
         <MarginNote title="Follow the label">

@@ -120,6 +120,24 @@ export function OutcomeRows() {
               ]}
               className="w-40"
             />
+            {outcomes[i]?.kind === 'timed' && (
+              <>
+                <TextField
+                  name={`outcomes.${i}.litres`}
+                  label={`Outcome ${i + 1}, water`}
+                  bare
+                  placeholder="1 L, if water"
+                  className="w-28"
+                />
+                <TextField
+                  name={`outcomes.${i}.ground`}
+                  label={`Outcome ${i + 1}, ground`}
+                  bare
+                  placeholder="on 0.07 m²"
+                  className="w-28"
+                />
+              </>
+            )}
             <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
               <Trash2 size={15} aria-hidden="true" />
               <span className="sr-only">Take outcome {i + 1} out</span>

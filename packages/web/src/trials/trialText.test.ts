@@ -40,6 +40,13 @@ test('what cannot be read is told by its field', () => {
   expect(read.problems.map((p) => p.path)).toEqual(['until', 'cvPercent', 'unitWidthM']);
 });
 
+test('water that soaks in is of a timed run only', () => {
+  const text = trialText(kept(1));
+  expect(readTrial(text).plain.outcomes[0]).toMatchObject({ litres: 1, groundM2: 0.07 });
+  const number = { ...text, outcomes: [{ ...text.outcomes[0]!, kind: 'number' as const }] };
+  expect(readTrial(number).plain.outcomes[0]).not.toHaveProperty('litres');
+});
+
 test('a new trial is nearly one: it lacks its name, its question and its day', () => {
   const read = readTrial(blankTrial(7));
   const checked = validateInput(TrialInput, read.plain);

@@ -25,6 +25,9 @@ export interface OutcomeText {
   kind: TrialOutcomeInput['kind'];
   unit: string;
   better: 'more' | 'less';
+  /** Of a timed run: water that soaks in, and the ground it is poured on. */
+  litres: string;
+  ground: string;
 }
 /** A trial as a person types it. */
 export interface TrialText {
@@ -69,7 +72,15 @@ export const nextKey = (outcomes: readonly { readonly key: string }[]): string =
   while (taken.has(`o${n}`)) n += 1;
   return `o${n}`;
 };
-export const blankOutcome = (key: string): OutcomeText => ({ key, name: '', kind: 'number', unit: '', better: 'more' });
+export const blankOutcome = (key: string): OutcomeText => ({
+  key,
+  name: '',
+  kind: 'number',
+  unit: '',
+  better: 'more',
+  litres: '',
+  ground: '',
+});
 
 /** A new trial: a control, one arm, six blocks, and what should be held equal. @param seed drawn once, so that the layout stands */
 export const blankTrial = (seed: number, plotId = ''): TrialText => ({
@@ -138,7 +149,11 @@ export const trialText = (t: TrialInput): TrialText => ({
   })),
   control: String(t.control),
   controlIs: t.controlIs,
-  outcomes: t.outcomes.map((o) => ({ ...o })),
+  outcomes: t.outcomes.map(({ litres, groundM2, ...o }) => ({
+    ...o,
+    litres: litres === undefined ? '' : `${typedNumber(litres)} L`,
+    ground: groundM2 === undefined ? '' : `${typedNumber(groundM2)} m²`,
+  })),
   plants: typedNumber(t.plantsPerUnit),
   width: `${typedNumber(t.unitWidthM)} m`,
   depth: `${typedNumber(t.unitDepthM)} m`,
@@ -184,7 +199,16 @@ export function readTrial(
       arms.findIndex(([, i]) => String(i) === text.control),
     ),
     controlIs: text.controlIs,
-    outcomes: outcomes.map(([o]) => ({ ...o, name: o.name.trim(), unit: o.unit.trim() })),
+    outcomes: outcomes.map(([{ litres, ground, ...o }, i]): TrialOutcomeInput => {
+      const soaks = o.kind === 'timed' && litres.trim() !== '';
+      return {
+        ...o,
+        name: o.name.trim(),
+        unit: o.unit.trim(),
+        ...(soaks ? given('litres', read.canonical(`outcomes.${i}.litres`, litres, 'volume', 'L')) : {}),
+        ...(soaks ? given('groundM2', read.canonical(`outcomes.${i}.ground`, ground, 'area', 'm²')) : {}),
+      };
+    }),
     plantsPerUnit: number('plantsPerUnit', text.plants),
     unitWidthM: read.canonical('unitWidthM', text.width, 'length', 'm') ?? 0,
     unitDepthM: read.canonical('unitDepthM', text.depth, 'length', 'm') ?? 0,

@@ -1,17 +1,11 @@
 import { useMemo } from 'react';
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
-import {
-  rankedUnits,
-  readOutcome,
-  valueOf,
-  type CourseSummary,
-  type TrialOutcome,
-  type TrialUnit,
-} from '@wheat-ledger/core';
+import { rankedUnits, readOutcome, type CourseSummary, type TrialOutcome, type TrialUnit } from '@wheat-ledger/core';
 import { useTask } from '../ui/useTask';
 import type { TrialQuestion } from '../workers/trial.worker';
 import { PERMUTE } from './readingJobs';
 import { planOf, readingsOf } from './useTrial';
+import { valuesOf } from './valuesOf';
 
 /** What one outcome of a trial found, and how likely it is chance; the latter in a worker. @param withOdd whether units that were odd count */
 export function useReading(
@@ -28,21 +22,8 @@ export function useReading(
     [trial.odd, withOdd],
   );
   const values = useMemo(
-    () =>
-      new Map(
-        units.map((u) => [
-          u.number,
-          left.has(u.number)
-            ? Number.NaN
-            : valueOf(
-                outcome,
-                all.filter((r) => r.unit === u.number),
-                summary,
-                trial.until,
-              ),
-        ]),
-      ),
-    [units, all, outcome, summary, left, trial.until],
+    () => valuesOf(trial, outcome, units, all, left, summary),
+    [trial, outcome, units, all, left, summary],
   );
   const plan = useMemo(() => planOf(trial), [trial]);
   const reading = useMemo(
