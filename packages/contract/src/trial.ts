@@ -204,6 +204,11 @@ export class TrialInput {
   @Parts(() => OddUnitInput, MOST_UNITS, 'units')
   odd!: OddUnitInput[];
 
+  /** The trial of the year before that it goes on with; one that is gone says nothing. */
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a trial of this ledger.' })
+  follows?: string;
+
   /** What gardens of neighbours found, from their files. */
   @Maybe()
   @Parts(() => GardenResultInput, 400, 'results of gardens')

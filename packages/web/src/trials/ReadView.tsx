@@ -6,6 +6,7 @@ import { PrintButton } from '../ui/PrintButton';
 import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { useKeep } from '../ui/useKeep';
+import { ChainPart } from './ChainPart';
 import { DecidePart } from './DecidePart';
 import { DotsPicture } from './DotsPicture';
 import { GardensPart } from './GardensPart';
@@ -89,6 +90,7 @@ function Reading({
         <HarvestPart outcome={outcome} readings={all} units={units} names={trial.arms.map((a) => a.name)} />
       )}
       <PeekPart trial={trial} days={days} p={p} />
+      {outcome.key === trial.decides && <ChainPart trial={trial} />}
       <GardensPart trial={trial} outcome={outcome} units={units} values={values} />
       {outcome.key === trial.decides && <DecidePart trial={trial} outcome={outcome} reading={reading} />}
       <p className="no-print flex flex-wrap items-center gap-3">

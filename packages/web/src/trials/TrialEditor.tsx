@@ -55,20 +55,21 @@ function Begin({ record, hard }: { record: TrialRecord; hard: number }) {
   );
 }
 
+/** What of a trial is not typed. */
+const keptOf = (record: TrialRecord | undefined): Pick<TrialInput, 'startedOn' | 'odd' | 'gardens' | 'follows'> => ({
+  odd: record?.odd ?? [],
+  ...(record?.startedOn ? { startedOn: record.startedOn } : {}),
+  ...(record?.gardens ? { gardens: record.gardens } : {}),
+  ...(record?.follows ? { follows: record.follows } : {}),
+});
+
 function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; start?: TrialText; draft?: string }) {
   const navigate = useNavigate();
   const takeOut = useTakeOut('trial', '/trials');
   const { plots } = usePlot();
   const { records: claims } = useRecords('claim');
   const saved = useMemo(() => (record ? trialText(record) : (start ?? blankTrial(1))), [record, start]);
-  const kept = useMemo(
-    () => ({
-      odd: record?.odd ?? [],
-      ...(record?.startedOn ? { startedOn: record.startedOn } : {}),
-      ...(record?.gardens ? { gardens: record.gardens } : {}),
-    }),
-    [record],
-  );
+  const kept = useMemo(() => keptOf(record), [record]);
   const { form, edit } = useRecordForm<'trial', TrialText>({
     kind: 'trial',
     Input: TrialInput,

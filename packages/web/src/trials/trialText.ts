@@ -167,7 +167,7 @@ export const trialText = (t: TrialInput): TrialText => ({
 /** Reads a typed trial. @param kept what is not typed: the day it began, and what happened to units */
 export function readTrial(
   text: TrialText,
-  kept: Pick<TrialInput, 'startedOn' | 'odd' | 'gardens'> = { odd: [] },
+  kept: Pick<TrialInput, 'startedOn' | 'odd' | 'gardens' | 'follows'> = { odd: [] },
 ): ReadText & { readonly plain: TrialInput } {
   const read = new Reader();
   const number = (path: string, typed: string): number => read.number(path, typed.replace(/\s*%$/, '')) ?? 0;
@@ -219,6 +219,7 @@ export function readTrial(
     ...given('startedOn', kept.startedOn),
     odd: kept.odd,
     ...given('gardens', kept.gardens),
+    ...given('follows', kept.follows),
     note: text.note.trim(),
   };
   return {
