@@ -1,15 +1,4 @@
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsInt,
-  IsNumber,
-  IsUUID,
-  Matches,
-  Max,
-  Min,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNumber, IsUUID, Matches } from 'class-validator';
 import {
   HELD_EQUAL,
   LAYOUTS,
@@ -84,8 +73,7 @@ export class TrialOutcomeInput {
 /** A unit that was lost, eaten or replaced: it is read with and without. */
 export class OddUnitInput {
   @IsInt({ message: 'Expected the number of a unit.' })
-  @Min(1, { message: 'Expected the number of a unit.' })
-  @Max(MOST_UNITS, { message: 'Expected the number of a unit.' })
+  @NumberBetween(1, MOST_UNITS, 'the number of a unit')
   unit!: number;
 
   @OneOf(['lost', 'odd'], 'lost or odd')
@@ -149,13 +137,11 @@ export class TrialInput {
   layout!: TrialLayout;
 
   @IsInt({ message: 'Expected a whole number of replicates.' })
-  @Min(1, { message: 'Expected one replicate or more.' })
-  @Max(100, { message: 'Expected at most 100 replicates.' })
+  @NumberBetween(1, 100, 'a number of replicates')
   replicates!: number;
 
   @IsInt({ message: 'Expected a whole number as the seed.' })
-  @Min(1, { message: 'Expected a seed of 1 or more.' })
-  @Max(2_147_483_647, { message: 'Expected a smaller seed.' })
+  @NumberBetween(1, 2_147_483_647, 'a seed')
   seed!: number;
 
   @Parts(() => TrialArmInput, 20, 'arms')
@@ -164,7 +150,7 @@ export class TrialInput {
 
   /** Which arm the others are set against, counted from 0. */
   @IsInt({ message: 'Expected the place of the control among the arms.' })
-  @Min(0, { message: 'Expected the place of the control among the arms.' })
+  @NumberBetween(0, 20, 'the place of the control among the arms')
   control!: number;
 
   /** What the control is. */
@@ -184,6 +170,8 @@ export class TrialInput {
   @NumberBetween(0.05, 100, 'the depth of a unit in m')
   unitDepthM!: number;
 
+  @IsArray()
+  @ArrayMaxSize(HELD_EQUAL.length, { message: 'Expected each of what is held equal once.' })
   @EachOneOf(HELD_EQUAL, 'what is held equal')
   heldEqual!: HeldEqual[];
 
@@ -221,8 +209,7 @@ export class TrialInput {
 /** What was found in one unit. */
 export class SheetValueInput {
   @IsInt({ message: 'Expected the number of a unit.' })
-  @Min(1, { message: 'Expected the number of a unit.' })
-  @Max(MOST_UNITS, { message: 'Expected the number of a unit.' })
+  @NumberBetween(1, MOST_UNITS, 'the number of a unit')
   unit!: number;
 
   @NumberBetween(-1e9, 1e9, 'a value')

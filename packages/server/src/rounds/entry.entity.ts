@@ -1,6 +1,6 @@
 import { BigIntType, Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { EntryInput } from '@wheat-ledger/contract';
-import { Stored } from '../records/stored.entity.js';
+import { OnGround } from './onGround.entity.js';
 
 /** What is said of an entry beside what it went on, when, and with what. */
 export type EntryDetails = Pick<
@@ -10,16 +10,7 @@ export type EntryDetails = Pick<
 
 /** What was really done on a day; what was done is its name. */
 @Entity({ tableName: 'log_entry' })
-export class EntryEntity extends Stored {
-  @Property({ type: 'uuid', fieldName: 'plot_id' })
-  plotId!: string;
-
-  @Property({ type: 'uuid', fieldName: 'season_id', nullable: true })
-  seasonId: string | null = null;
-
-  @Property({ type: 'date', fieldName: 'on_day' })
-  on!: string;
-
+export class EntryEntity extends OnGround {
   @Property({ type: 'text', nullable: true })
   task: string | null = null;
 

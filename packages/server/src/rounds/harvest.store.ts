@@ -7,20 +7,11 @@ import { WorkspaceScope } from '../common/workspaceScope.js';
 import { Operations } from '../records/operations.js';
 import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
-import { Stored } from '../records/stored.entity.js';
+import { OnGround } from './onGround.entity.js';
 import { missingGround } from './missingGround.js';
 
 @Entity({ tableName: 'harvest' })
-export class HarvestEntity extends Stored {
-  @Property({ type: 'uuid', fieldName: 'plot_id' })
-  plotId!: string;
-
-  @Property({ type: 'uuid', fieldName: 'season_id', nullable: true })
-  seasonId: string | null = null;
-
-  @Property({ type: 'date', fieldName: 'on_day' })
-  on!: string;
-
+export class HarvestEntity extends OnGround {
   @Property({ type: 'double' })
   kg!: number;
 

@@ -8,20 +8,11 @@ import { detailsOf } from '../records/details.js';
 import { Operations } from '../records/operations.js';
 import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
-import { Stored } from '../records/stored.entity.js';
+import { OnGround } from './onGround.entity.js';
 import { missingGround } from './missingGround.js';
 
 /** What was measured on some ground on a day. */
-abstract class Measured extends Stored {
-  @Property({ type: 'uuid', fieldName: 'plot_id' })
-  plotId!: string;
-
-  @Property({ type: 'uuid', fieldName: 'season_id', nullable: true })
-  seasonId: string | null = null;
-
-  @Property({ type: 'date', fieldName: 'on_day' })
-  on!: string;
-
+abstract class Measured extends OnGround {
   @Property({ type: 'json' })
   details!: object;
 }

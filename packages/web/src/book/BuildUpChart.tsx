@@ -11,8 +11,7 @@ import {
 } from 'recharts';
 import { toSoilReport, type SoilReportRecord } from '@wheat-ledger/contract';
 import { buildUp, formatFixed, soilFigure, type YearBalance } from '@wheat-ledger/core';
-
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
+import { EDGE } from '../ui/weekAxes';
 
 /** The years in which something was done or the soil was tested, with both. */
 function pointsOf(years: readonly YearBalance[], reports: readonly SoilReportRecord[]) {

@@ -8,12 +8,12 @@ import {
   type Nutrient,
   type TissueTest,
 } from '@wheat-ledger/core';
+import { EDGE } from '../ui/weekAxes';
 
 interface Tested {
   readonly test: TissueTest;
   readonly crop: Crop;
 }
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 const LINES: readonly (readonly [Nutrient, string, string])[] = [
   ['N', 'var(--pine)', ''],
   ['P', 'var(--wheat)', '6 3'],

@@ -1,7 +1,6 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { daysBetween, HEAP_HEAT, printDay, type HeapEntry } from '@wheat-ledger/core';
-
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
+import { EDGE } from '../ui/weekAxes';
 
 /** A heap's temperatures over its days, with the days it was turned. */
 export function HeapChart({ log }: { log: readonly HeapEntry[] }) {

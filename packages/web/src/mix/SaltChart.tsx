@@ -1,7 +1,6 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatFixed, formatTrimmed } from '@wheat-ledger/core';
-
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
+import { EDGE } from '../ui/weekAxes';
 
 interface SaltChartProps {
   readonly points: readonly { readonly salt: number; readonly cost: number }[];

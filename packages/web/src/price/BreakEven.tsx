@@ -4,10 +4,10 @@ import { cheapestPurchase, crossings, formatFixed, formatTrimmed } from '@wheat-
 import { Choice } from '../ui/Choice';
 import { styleOf } from '../ui/lineStyles';
 import type { Buying } from './SeasonView';
+import { EDGE } from '../ui/weekAxes';
 
 const M2_PER_HA = 10_000;
 const STEPS = 120;
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 
 interface BreakEvenProps {
   readonly buyings: readonly Buying[];

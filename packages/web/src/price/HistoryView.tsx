@@ -7,8 +7,8 @@ import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty } from '../ui/Sheet';
 import { PricePage } from './PricePages';
+import { EDGE } from '../ui/weekAxes';
 
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 const DAY = 86_400_000;
 const dayOf = (iso: string): number => Date.parse(iso) / DAY;
 const isoOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);

@@ -1,7 +1,7 @@
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { printDay, type PourThrough } from '@wheat-ledger/core';
-
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
+import { type PourThrough } from '@wheat-ledger/core';
+import { DAY_AXIS } from '../ui/dayAxis';
+import { EDGE } from '../ui/weekAxes';
 
 /** Readings of a pot over time, with the band in which it is left alone. */
 export function PourChart({
@@ -20,13 +20,7 @@ export function PourChart({
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={points} margin={{ top: 6, right: 8, bottom: 0, left: 0 }}>
             <CartesianGrid stroke="var(--rule)" vertical={false} />
-            <XAxis
-              {...EDGE}
-              dataKey="day"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              tickFormatter={(day: number) => printDay(new Date(day).toISOString().slice(0, 10)).replace(/ \d{4}$/, '')}
-            />
+            <XAxis {...DAY_AXIS} />
             <YAxis {...EDGE} width={34} domain={[0, Number(most.toFixed(1))]} />
             <ReferenceArea y1={band.low} y2={band.high} fill="var(--moss)" fillOpacity={0.18} />
             <Line dataKey="ec" stroke="var(--wheat)" strokeWidth={2} isAnimationActive={false} />

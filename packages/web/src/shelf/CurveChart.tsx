@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatNumber, type Calibration } from '@wheat-ledger/core';
+import { EDGE } from '../ui/weekAxes';
 
 const STEPS = 60;
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 
 /** Samplings drawn over the curve that is fitted to them. */
 export function CurveChart({ found }: { found: Extract<Calibration, { kind: 'fitted' }> }) {

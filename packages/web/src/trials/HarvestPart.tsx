@@ -7,8 +7,9 @@ import {
   type TrialReading,
   type TrialUnit,
 } from '@wheat-ledger/core';
+import { DAY_AXIS } from '../ui/dayAxis';
+import { EDGE } from '../ui/weekAxes';
 
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 const COLOURS = ['var(--pine)', 'var(--wheat)', 'var(--beet)', 'var(--moss)', 'var(--slate)'];
 const DASHES = ['', '6 3', '2 3', '8 3 2 3', '1 2'];
 
@@ -53,14 +54,7 @@ export function HarvestPart({ outcome, readings, units, names }: CourseProps) {
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
             <CartesianGrid stroke="var(--rule)" vertical={false} />
-            <XAxis
-              {...EDGE}
-              dataKey="day"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              ticks={points.map((p) => p.day)}
-              tickFormatter={(day: number) => printDay(new Date(day).toISOString().slice(0, 10)).replace(/ \d{4}$/, '')}
-            />
+            <XAxis {...DAY_AXIS} ticks={points.map((p) => p.day)} />
             <YAxis {...EDGE} width={44} />
             {names.map((name, a) => (
               <Line

@@ -5,11 +5,11 @@ import { FormPart } from '../ui/EditForm';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { saveText } from '../ui/saveFile';
-import { Empty, Loading, Sheet } from '../ui/Sheet';
+import { Loading, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { MapPicture } from './MapPicture';
 import { protocolFile } from './trialFile';
-import { TrialPages } from './TrialPages';
+import { NoTrial, TrialPages } from './TrialPages';
 import { useTrial } from './useTrial';
 
 type Odd = TrialInput['odd'][number];
@@ -104,12 +104,7 @@ export function MapView() {
   const { keep } = useKeep('trial');
   const [key, setKey] = useState(false);
   if (isLoading) return <Loading what="the map" />;
-  if (!trial)
-    return (
-      <Sheet title="No such trial" question="It was taken out, or was never here.">
-        <Empty>What was taken out can be restored from the book.</Empty>
-      </Sheet>
-    );
+  if (!trial) return <NoTrial />;
   const names = trial.arms.map((a) => a.name);
   const csv = [
     'unit,code,block,row,column,arm',

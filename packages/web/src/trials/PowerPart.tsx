@@ -1,8 +1,8 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { TrialInput } from '@wheat-ledger/contract';
 import { errorDf, formatTrimmed, leastDifference, leastP, seeWords } from '@wheat-ledger/core';
+import { EDGE } from '../ui/weekAxes';
 
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 const MOST_DRAWN = 12;
 
 /** How large a difference so many of each would show, drawn, and what this trial can see. */

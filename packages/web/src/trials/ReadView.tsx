@@ -13,7 +13,8 @@ import { GardensPart } from './GardensPart';
 import { HarvestPart } from './HarvestPart';
 import { ArmsTable, HowJudged, PeekPart, TimedPart } from './ReadParts';
 import { studyOf } from './studyOf';
-import { TrialPages } from './TrialPages';
+import { OutcomeChoice } from './OutcomeChoice';
+import { NoTrial, TrialPages } from './TrialPages';
 import { useReading } from './useReading';
 import { stateOf, useTrial } from './useTrial';
 
@@ -125,12 +126,7 @@ export function ReadView() {
   const { trial, units, sheets, isLoading } = useTrial();
   const [key, setKey] = useState('');
   if (isLoading) return <Loading what="the reading" />;
-  if (!trial)
-    return (
-      <Sheet title="No such trial" question="It was taken out, or was never here.">
-        <Empty>What was taken out can be restored from the book.</Empty>
-      </Sheet>
-    );
+  if (!trial) return <NoTrial />;
   const outcome = trial.outcomes.find((o) => o.key === (key || trial.decides)) ?? trial.outcomes[0];
   return (
     <Sheet title={trial.name} question={trial.question} actions={<PrintButton />}>
@@ -138,19 +134,7 @@ export function ReadView() {
       {trial.outcomes.length > 1 && (
         <label className="no-print mb-3 flex items-center gap-2 text-faint">
           Outcome
-          <select
-            className="field !w-auto"
-            aria-label="Outcome"
-            value={outcome?.key ?? ''}
-            onChange={(e) => setKey(e.target.value)}
-          >
-            {trial.outcomes.map((o) => (
-              <option key={o.key} value={o.key}>
-                {o.name}
-                {o.key === trial.decides ? ', decides' : ''}
-              </option>
-            ))}
-          </select>
+          <OutcomeChoice trial={trial} open={outcome?.key} onChoose={setKey} />
         </label>
       )}
       {outcome && <Reading key={outcome.key} trial={trial} units={units} sheets={sheets} outcome={outcome} />}

@@ -5,11 +5,12 @@ import { today } from '../app/today';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { saveText } from '../ui/saveFile';
-import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
+import { Loading, Remark, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { useScale } from '../ui/useScale';
 import { pasted, readValue, valueText } from './sheetText';
-import { TrialPages } from './TrialPages';
+import { OutcomeChoice } from './OutcomeChoice';
+import { NoTrial, TrialPages } from './TrialPages';
 import { readingsOf, useTrial } from './useTrial';
 
 type Typed = Readonly<Record<number, string>>;
@@ -128,12 +129,7 @@ export function SheetView() {
   const [key, setKey] = useState('');
   const [day, setDay] = useState(printDay(today()));
   if (isLoading) return <Loading what="the sheets" />;
-  if (!trial)
-    return (
-      <Sheet title="No such trial" question="It was taken out, or was never here.">
-        <Empty>What was taken out can be restored from the book.</Empty>
-      </Sheet>
-    );
+  if (!trial) return <NoTrial />;
   const outcome =
     trial.outcomes.find((o) => o.key === key) ??
     trial.outcomes.find((o) => o.key === trial.decides) ??
@@ -170,19 +166,7 @@ export function SheetView() {
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
         <label className="w-56">
           <span className="block text-sm text-faint">Outcome</span>
-          <select
-            className="field"
-            aria-label="Outcome"
-            value={outcome?.key ?? ''}
-            onChange={(e) => setKey(e.target.value)}
-          >
-            {trial.outcomes.map((o) => (
-              <option key={o.key} value={o.key}>
-                {o.name}
-                {o.key === trial.decides ? ', decides' : ''}
-              </option>
-            ))}
-          </select>
+          <OutcomeChoice trial={trial} open={outcome?.key} onChoose={setKey} />
         </label>
         <label className="w-36">
           <span className="block text-sm text-faint">Day</span>

@@ -11,14 +11,14 @@ import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
-import { Empty, Loading, Remark, Sheet } from '../ui/Sheet';
+import { Loading, Remark, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { useRecordForm } from '../ui/useRecordForm';
 import { useTakeOut } from '../ui/useTakeOut';
 import { ArmsMatched } from './ArmsMatched';
 import { groundOf } from './groundOf';
 import { PowerPart } from './PowerPart';
-import { TrialPages } from './TrialPages';
+import { NoTrial, TrialPages } from './TrialPages';
 import { ArmRows, Layouts, OutcomeRows } from './TrialRows';
 import { blankTrial, readTrial, trialOfClaim, trialText, type TrialText } from './trialText';
 import { useArms } from './useArms';
@@ -218,11 +218,5 @@ export function NewTrial() {
 export function EditTrial() {
   const { trial, isLoading } = useTrial();
   if (isLoading) return <Loading what="the trial" />;
-  return trial ? (
-    <TrialForm key={trial.id} record={trial} />
-  ) : (
-    <Sheet title="No such trial" question="It was taken out, or was never here.">
-      <Empty>What was taken out can be restored from the book.</Empty>
-    </Sheet>
-  );
+  return trial ? <TrialForm key={trial.id} record={trial} /> : <NoTrial />;
 }

@@ -18,7 +18,7 @@ test('the next year asks the same a year later, and has not begun', () => {
     follows: 'a',
   });
   expect(next.startedOn).toBeUndefined();
-  expect(nextYear({ ...record, ...next, id: 'b' } as TrialRecord).name).toBe('Nettle ferment on dahlias, 2028');
+  expect(nextYear({ ...record, ...next, id: 'b' }).name).toBe('Nettle ferment on dahlias, 2028');
   expect(nextYear({ ...record, until: '2028-02-29' }).until).toBe('2029-02-28');
 });
 

@@ -1,5 +1,6 @@
 /** How weeks and nitrogen are drawn along the edges of every chart of a season. */
-const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
+/** Ink and letters of every axis. */
+export const EDGE = { stroke: 'var(--faint)', tick: { fontSize: 13 } } as const;
 
 export const WEEK_AXIS = {
   ...EDGE,
