@@ -254,7 +254,7 @@ export const FIXED_FIELDS = [
 
 /** What does not fit together in a trial. */
 export function trialProblems(t: TrialInput): readonly FieldProblem[] {
-  const units = t.arms.length * (t.layout === 'latin' ? t.arms.length : t.replicates);
+  const units = unitCount(t);
   const keys = t.outcomes.map((o) => o.key);
   const names = t.arms.map((a) => a.name.trim().toLowerCase());
   return [
@@ -271,6 +271,31 @@ export function trialProblems(t: TrialInput): readonly FieldProblem[] {
     ...(new Set(names).size < names.length
       ? [{ path: 'arms', message: 'Expected each arm with a name of its own.' }]
       : []),
+  ];
+}
+
+/** How many units a trial has. */
+export const unitCount = ({ layout, arms, replicates }: Pick<TrialInput, 'layout' | 'arms' | 'replicates'>): number =>
+  arms.length * (layout === 'latin' ? arms.length : replicates);
+
+/** What of a sheet is not of its trial: an outcome that is not measured there, a unit beyond the last, a unit twice. */
+export function sheetProblems(
+  { outcome, values }: TrialSheetInput,
+  trial: Pick<TrialInput, 'outcomes' | 'layout' | 'arms' | 'replicates'>,
+): readonly FieldProblem[] {
+  const units = unitCount(trial);
+  const seen = new Set<number>();
+  return [
+    ...(trial.outcomes.some((o) => o.key === outcome)
+      ? []
+      : [{ path: 'outcome', message: `Read ${outcome}, expected an outcome of this trial.` }]),
+    ...values.flatMap(({ unit }, i): FieldProblem[] => {
+      const path = `values.${i}.unit`;
+      if (unit > units) return [{ path, message: `Read unit ${unit}, expected at most ${units}.` }];
+      if (seen.has(unit)) return [{ path, message: `Read unit ${unit} twice, expected it once.` }];
+      seen.add(unit);
+      return [];
+    }),
   ];
 }
 

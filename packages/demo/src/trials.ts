@@ -100,8 +100,8 @@ const FERMENT_STEMS = sheetsOf(FERMENT, 'stems', ['2026-07-26', '2026-08-16', '2
 const GYPSUM = trial({
   name: 'Gypsum on the sweetcorn block',
   plot: 'Sweetcorn block',
-  question: 'Does a litre of water soak in faster by 30 November where gypsum was spread?',
-  until: '2026-11-30',
+  question: 'Does a litre of water soak in faster by October 2030, after five autumns, where gypsum was spread?',
+  until: '2030-10-31',
   decides: 'soak',
   arms: [
     arm('Nothing', 'No gypsum', { cost: 0, ease: 5 }),

@@ -69,7 +69,11 @@ function byMeans(
   arms: readonly number[],
 ): { readonly between: number; readonly within: number; readonly groups: number } {
   const groups = new Map<number, number[]>();
-  y.forEach((v, i) => groups.set(arms[i] ?? 0, [...(groups.get(arms[i] ?? 0) ?? []), v]));
+  y.forEach((v, i) => {
+    const own = groups.get(arms[i] ?? 0);
+    if (own) own.push(v);
+    else groups.set(arms[i] ?? 0, [v]);
+  });
   const mean = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0) / of.length;
   const grand = mean(y);
   let [between, within] = [0, 0];

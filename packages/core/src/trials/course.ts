@@ -95,8 +95,9 @@ const FAR = 4;
  * Whether a value fits the others of its unit: against the median of the steps from day to day of all units. A tenfold slip of the pen stands out, a storm
  * that laid all units does not.
  * @param all readings of the measure, this one among them
+ * @param unit what it is measured in, for the words
  */
-export function oddOf(reading: TrialReading, all: readonly TrialReading[]): Odd | undefined {
+export function oddOf(reading: TrialReading, all: readonly TrialReading[], unit = ''): Odd | undefined {
   const own = sorted(all.filter((r) => r.unit === reading.unit && r.measure === reading.measure && r.on < reading.on));
   const before = own.at(-1);
   const others = all.filter((r) => r.measure === reading.measure && r.on === reading.on && r.unit !== reading.unit);
@@ -107,13 +108,14 @@ export function oddOf(reading: TrialReading, all: readonly TrialReading[]): Odd 
   });
   if (steps.length < LEAST_COURSE) return undefined;
   const middle = median(steps);
+  const of = unit === '' ? '' : ` ${unit}`;
   const spread = median(steps.map((s) => Math.abs(s - middle))) * 1.4826;
   const step = reading.value - before.value;
   const least = 0.1 * Math.max(Math.abs(before.value), Math.abs(middle));
   if (Math.abs(step - middle) <= FAR * Math.max(spread, least)) return undefined;
   return {
     reading,
-    why: `it was ${before.value} before, and the others changed by about ${Number(middle.toPrecision(3))}`,
+    why: `it was ${before.value}${of} before, and the others changed by about ${Number(middle.toPrecision(3))}${of}`,
   };
 }
 export function median(values: readonly number[]): number {

@@ -3,6 +3,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import {
   fixedProblems,
+  sheetProblems,
   trialProblems,
   type FieldProblem,
   type Kept,
@@ -96,21 +97,11 @@ export class TrialSheetStore extends RecordStore<TrialSheetEntity, TrialSheetInp
     super(em, scope, operations);
   }
 
-  protected override async problems(
-    { trialId, values }: TrialSheetInput,
-    em: EntityManager,
-  ): Promise<readonly FieldProblem[]> {
-    const named = [{ path: 'trialId', id: trialId }];
-    const units = values.map((v) => v.unit);
-    const twice = units.flatMap((unit, i) =>
-      units.indexOf(unit) < i
-        ? [{ path: `values.${i}.unit`, message: `Read unit ${unit} twice, expected it once.` }]
-        : [],
-    );
-    return [
-      ...(await missingRecords(em, TrialEntity, this.scope.id, named, 'That trial is not in this ledger.')),
-      ...twice,
-    ];
+  protected override async problems(input: TrialSheetInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+    const trial = await em.findOne(TrialEntity, { id: input.trialId, workspace: this.scope.id, deletedAt: null });
+    return trial
+      ? sheetProblems(input, trial.details)
+      : [{ path: 'trialId', message: 'That trial is not in this ledger.' }];
   }
 
   protected columns({ trialId, on, ...details }: TrialSheetInput): Columns {

@@ -95,3 +95,14 @@ test('a sheet is of a trial that is here, each unit once', async () => {
     .expect(422);
   expect((body as { errors: { path: string }[] }).errors.map((e) => e.path)).toEqual(['values.1.unit']);
 });
+
+test('an outcome that is not measured there and a unit beyond the last are refused by their fields', async () => {
+  const { id } = await make({ name: 'Fits' });
+  const sheet = { trialId: id, on: '2026-06-14', note: '' };
+  const send = (outcome: string, unit: number) =>
+    t.http.post('/api/v1/trial-sheets').send({ ...sheet, outcome, values: [{ unit, value: 1 }] });
+  // Three arms in six blocks are eighteen units.
+  await send('stems', 18).expect(201);
+  const { body } = await send('luck', 19).expect(422);
+  expect((body as { errors: { path: string }[] }).errors.map((e) => e.path)).toEqual(['outcome', 'values.0.unit']);
+});

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { TrialInput } from '@wheat-ledger/contract';
 import {
+  commonestCurrency,
   costPerGain,
   decide,
   formatTrimmed,
@@ -8,6 +9,7 @@ import {
   type OutcomeReading,
   type TrialOutcome,
 } from '@wheat-ledger/core';
+import { useShelf } from '../app/workspace';
 
 /** Several things weighed at once, with the grower's own weights, and how far the first place holds when they move. */
 export function DecidePart({
@@ -20,6 +22,8 @@ export function DecidePart({
   reading: OutcomeReading;
 }) {
   const [weights, setWeights] = useState<Readonly<Record<string, string>>>({ gain: '3', cost: '1', ease: '1' });
+  const { shelf } = useShelf();
+  const currency = commonestCurrency(shelf.map((s) => s.product)) ?? '';
   const means = reading.arms.map((a) => a.mean);
   if (means.some((m) => Number.isNaN(m))) return null;
   const known = (of: 'cost' | 'ease'): readonly number[] | undefined => {
@@ -79,7 +83,7 @@ export function DecidePart({
                     {by !== undefined
                       ? `${trial.arms[by]?.name ?? ''} is as good in all`
                       : perGain !== undefined && arm !== trial.control
-                        ? `${formatTrimmed(perGain, 3)} for each ${outcome.unit || 'unit'} gained`
+                        ? `${formatTrimmed(perGain, 3)} ${currency} for each ${outcome.unit || 'one'} gained`
                         : ''}
                   </span>
                 </li>

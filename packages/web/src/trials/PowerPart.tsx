@@ -40,7 +40,7 @@ export function PowerPart({ trial }: { trial: TrialInput }) {
             aria-label={`From ${formatTrimmed(points[0]?.percent ?? 0, 2)} % with 2 of each to ${formatTrimmed(points.at(-1)?.percent ?? 0, 2)} % with ${MOST_DRAWN}`}
           >
             <ResponsiveContainer width="100%" height="100%">
-              <LineChart data={points} margin={{ top: 6, right: 12, bottom: 16, left: 0 }}>
+              <LineChart data={points} margin={{ top: 12, right: 12, bottom: 16, left: 4 }}>
                 <CartesianGrid stroke="var(--rule)" vertical={false} />
                 <XAxis
                   {...EDGE}
@@ -50,7 +50,7 @@ export function PowerPart({ trial }: { trial: TrialInput }) {
                   tickCount={MOST_DRAWN - 1}
                   label={{ value: 'of each', position: 'insideBottom', offset: -8, fontSize: 13, fill: 'var(--faint)' }}
                 />
-                <YAxis {...EDGE} width={48} unit=" %" domain={[0, 100]} allowDataOverflow />
+                <YAxis {...EDGE} width={62} unit=" %" domain={[0, 100]} allowDataOverflow />
                 <ReferenceLine y={wouldChangePercent} stroke="var(--beet)" strokeDasharray="5 4" />
                 <ReferenceLine x={Math.min(MOST_DRAWN, Math.max(2, times))} stroke="var(--moss)" />
                 <Line dataKey="percent" stroke="var(--wheat)" strokeWidth={2} dot={false} isAnimationActive={false} />

@@ -32,7 +32,7 @@ function Reading({
   const [summary, setSummary] = useState<CourseSummary>('last');
   const [withOdd, setWithOdd] = useState(true);
   const { keep, saving } = useKeep('study');
-  const { all, plan, reading, task, values } = useReading(trial, units, sheets, outcome, summary, withOdd);
+  const { all, plan, present, reading, task, values } = useReading(trial, units, sheets, outcome, summary, withOdd);
   const permuted = task.result;
   if (all.length === 0) return <Empty>Nothing of {outcome.name} is measured yet.</Empty>;
   const days = new Set(all.map((r) => r.on)).size;
@@ -86,9 +86,9 @@ function Reading({
       />
       <ArmsTable trial={trial} outcome={outcome} found={{ reading, permuted }} />
       <HowJudged outcome={outcome} found={{ reading, permuted }} />
-      {outcome.kind === 'timed' && <TimedPart trial={trial} outcome={outcome} units={units} readings={all} />}
+      {outcome.kind === 'timed' && <TimedPart trial={trial} outcome={outcome} units={present} readings={all} />}
       {outcome.kind === 'harvest' && (
-        <HarvestPart outcome={outcome} readings={all} units={units} names={trial.arms.map((a) => a.name)} />
+        <HarvestPart outcome={outcome} readings={all} units={present} names={trial.arms.map((a) => a.name)} />
       )}
       <PeekPart trial={trial} days={days} p={p} />
       {outcome.key === trial.decides && <ChainPart trial={trial} />}

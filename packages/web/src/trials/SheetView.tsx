@@ -45,7 +45,7 @@ function Grid({
   const changed = JSON.stringify(typed) !== JSON.stringify(saved);
   const others = readingsOf(sheets.filter((s) => s !== kept));
   const now = values.map((v) => ({ measure: outcome.key, unit: v.unit, on, value: v.value }));
-  const doubts = now.flatMap((r) => oddOf(r, [...others, ...now]) ?? []);
+  const doubts = now.flatMap((r) => oddOf(r, [...others, ...now], outcome.unit) ?? []);
   const step = (event: KeyboardEvent, at: number): void => {
     const by = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (by === 0) return;
@@ -107,7 +107,7 @@ function Grid({
       </ol>
       {doubts.map(({ reading, why }) => (
         <Remark key={reading.unit} tone="caution">
-          Unit {reading.unit} has {reading.value}: {why}. Is that right?
+          Unit {reading.unit} has {reading.value} {outcome.unit}: {why}. Is that right?
         </Remark>
       ))}
       <p className="no-print mt-3 flex flex-wrap items-center gap-3">

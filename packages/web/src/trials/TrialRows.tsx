@@ -33,28 +33,28 @@ export function ArmRows() {
       <ul className="flex flex-col gap-2">
         {fields.map((field, i) => (
           <li key={field.id} className="flex flex-wrap items-start gap-2" data-testid="arm">
-            <TextField name={`arms.${i}.name`} label={`Arm ${i + 1}`} bare placeholder="name" className="w-36" />
+            <TextField name={`arms.${i}.name`} label={`Arm ${i + 1}`} bare placeholder="name" className="w-48" />
             <TextField
               name={`arms.${i}.what`}
               label={`Arm ${i + 1}, what is given`}
               bare
               placeholder="what is given"
-              className="w-44"
+              className="min-w-64 flex-1"
             />
             <TextField
               name={`arms.${i}.nitrogen`}
               label={`Arm ${i + 1}, nitrogen in kg/ha`}
               bare
               placeholder="N kg/ha"
-              className="w-20"
+              className="w-28"
             />
-            <TextField name={`arms.${i}.cost`} label={`Arm ${i + 1}, cost`} bare placeholder="cost" className="w-20" />
+            <TextField name={`arms.${i}.cost`} label={`Arm ${i + 1}, cost`} bare placeholder="cost" className="w-24" />
             <TextField
               name={`arms.${i}.ease`}
               label={`Arm ${i + 1}, ease 1 to 5`}
               bare
               placeholder="ease 1–5"
-              className="w-20"
+              className="w-28"
             />
             {programmes.length > 0 && (
               <SelectField
@@ -62,7 +62,7 @@ export function ArmRows() {
                 label={`Arm ${i + 1}, programme`}
                 bare
                 options={options}
-                className="w-28"
+                className="w-48"
               />
             )}
             <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>

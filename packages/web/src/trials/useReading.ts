@@ -16,7 +16,11 @@ export function useReading(
   summary: CourseSummary,
   withOdd: boolean,
 ) {
-  const all = useMemo(() => readingsOf(sheets).filter((r) => r.measure === outcome.key), [sheets, outcome]);
+  // What is measured after the day the trial is read on does not count.
+  const all = useMemo(
+    () => readingsOf(sheets).filter((r) => r.measure === outcome.key && r.on <= trial.until),
+    [sheets, outcome, trial.until],
+  );
   const left = useMemo(
     () => new Set(trial.odd.filter((o) => o.state === 'lost' || !withOdd).map((o) => o.unit)),
     [trial.odd, withOdd],
@@ -42,5 +46,9 @@ export function useReading(
     };
   }, [units, values, outcome, trial]);
   const task = useTask(PERMUTE, question);
-  return { all, plan, reading, task, values };
+  const present = useMemo(
+    () => units.filter((u) => !Number.isNaN(values.get(u.number) ?? Number.NaN)),
+    [units, values],
+  );
+  return { all, plan, present, reading, task, values };
 }
