@@ -1,4 +1,5 @@
-import { IsUUID, Matches } from 'class-validator';
+import { IsInt, IsUUID, Matches } from 'class-validator';
+import { MOST_UNITS } from '@wheat-ledger/core';
 import { Maybe, NumberBetween, OneOf, Text, When } from './decorators.js';
 
 /** What may be attached: a photo or a PDF, told by its bytes and not by its name. */
@@ -9,9 +10,9 @@ export const MOST_ATTACHMENT_BYTES = 5_000_000;
 /** All attachments of a workspace together, so that it still fits one file. */
 export const MOST_ATTACHED_BYTES = 60_000_000;
 
-/** A photo or PDF of a product's label, or of what was done. Its bytes are kept apart and named by their SHA-256. */
+/** A photo or PDF of a product's label, of what was done, or of a unit of a trial. Its bytes are kept apart and named by their SHA-256. */
 export class AttachmentInput {
-  @When<AttachmentInput>((a) => a.entryId === undefined || a.entryId === null)
+  @When<AttachmentInput>((a) => (a.entryId ?? a.trialId ?? null) === null)
   @IsUUID('all', { message: 'Expected a product of this workspace.' })
   productId?: string;
 
@@ -19,6 +20,17 @@ export class AttachmentInput {
   @Maybe()
   @IsUUID('all', { message: 'Expected an entry of this workspace.' })
   entryId?: string;
+
+  /** The trial it shows a unit of. */
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a trial of this workspace.' })
+  trialId?: string;
+
+  /** Of a trial: the number of the unit it shows. */
+  @Maybe()
+  @IsInt({ message: 'Expected the number of a unit.' })
+  @NumberBetween(1, MOST_UNITS, 'the number of a unit')
+  unit?: number;
 
   @Text(1, 200, 'a file name')
   name!: string;

@@ -124,13 +124,6 @@ export const KINDS = {
       { at: 'corrects', to: 'entry' },
     ],
   }),
-  attachment: of<AttachmentInput>()({
-    list: 'attachments',
-    path: 'attachments',
-    word: 'attachment',
-    sort: 'name',
-    refers: [ofProduct, { at: 'entryId', to: 'entry' }],
-  }),
   harvest: of<HarvestInput>()({
     list: 'harvests',
     path: 'harvests',
@@ -169,6 +162,13 @@ export const KINDS = {
     sort: 'on',
     day: 'on',
     refers: [{ at: 'trialId', to: 'trial' }],
+  }),
+  attachment: of<AttachmentInput>()({
+    list: 'attachments',
+    path: 'attachments',
+    word: 'attachment',
+    sort: 'name',
+    refers: [ofProduct, { at: 'entryId', to: 'entry' }, { at: 'trialId', to: 'trial' }],
   }),
   movement: of<MovementInput>()({
     list: 'stockMovements',

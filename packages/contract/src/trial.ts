@@ -2,15 +2,17 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNumber, IsUUID
 import {
   HELD_EQUAL,
   LAYOUTS,
+  MEDIA,
   MOST_UNITS,
   OUTCOME_KINDS,
   STUDY_CONTROLS,
   type HeldEqual,
+  type Medium,
   type OutcomeKind,
   type StudyControl,
   type TrialLayout,
 } from '@wheat-ledger/core';
-import { Day, EachOneOf, Maybe, NumberBetween, OneOf, Parts, Text } from './decorators.js';
+import { Day, EachOneOf, Maybe, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
 import type { FieldProblem } from './validate.js';
 
 /** One of the things that are set side by side. */
@@ -31,6 +33,11 @@ export class TrialArmInput {
   @Maybe()
   @IsUUID('all', { message: 'Expected a programme of this ledger.' })
   programmeId?: string;
+
+  /** The bag it is, where jars are to say how fast its nitrogen comes free. A bag that is gone says nothing. */
+  @Maybe()
+  @IsUUID('all', { message: 'Expected a bag of this ledger.' })
+  productId?: string;
 
   /** For a unit, in the grower's money. */
   @Maybe()
@@ -99,6 +106,28 @@ export class GardenResultInput {
   @ArrayMaxSize(100, { message: 'Expected at most 100 blocks.' })
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'Expected each difference as a number.' })
   differences!: number[];
+}
+
+/** Where a block stands on the plot: its left upper corner, m from that of the plot. */
+export class BlockPlaceInput {
+  @NumberBetween(0, 1000, 'metres to the right')
+  xM!: number;
+
+  @NumberBetween(0, 1000, 'metres down')
+  yM!: number;
+}
+
+/** What jars of soil that are kept and sampled have in common. */
+export class JarsInput {
+  /** N given to every jar but the control's, in the unit of what decides. */
+  @NumberBetween(0.001, 1e6, 'the nitrogen applied')
+  applied!: number;
+
+  @NumberBetween(1, 45, 'a temperature in °C')
+  temperatureC!: number;
+
+  @OneOf(MEDIA, 'a medium')
+  medium!: Medium;
 }
 
 /** A side-by-side test: the question and the layout, which are fixed once it has begun. Who stands where follows from the seed. */
@@ -174,6 +203,16 @@ export class TrialInput {
   @ArrayMaxSize(HELD_EQUAL.length, { message: 'Expected each of what is held equal once.' })
   @EachOneOf(HELD_EQUAL, 'what is held equal')
   heldEqual!: HeldEqual[];
+
+  /** Where each block stands, if not one below the other; the whole trial is one block where the layout has none. */
+  @Maybe()
+  @Parts(() => BlockPlaceInput, 100, 'places of blocks')
+  blockPlaces?: BlockPlaceInput[];
+
+  /** Where the units are jars that say how fast nitrogen comes free. */
+  @Maybe()
+  @Part(() => JarsInput, 'jars')
+  jars?: JarsInput;
 
   @IsBoolean({ message: 'Expected yes or no.' })
   shaded!: boolean;
@@ -257,7 +296,12 @@ export function trialProblems(t: TrialInput): readonly FieldProblem[] {
   const units = unitCount(t);
   const keys = t.outcomes.map((o) => o.key);
   const names = t.arms.map((a) => a.name.trim().toLowerCase());
+  const blocks = t.layout === 'blocks' ? t.replicates : 1;
+  const placed = t.blockPlaces?.length ?? blocks;
   return [
+    ...(placed === blocks
+      ? []
+      : [{ path: 'blockPlaces', message: `Read places of ${placed} blocks, expected ${blocks}.` }]),
     ...(t.control >= t.arms.length
       ? [{ path: 'control', message: `Read arm ${t.control + 1}, expected one of ${t.arms.length}.` }]
       : []),

@@ -1,5 +1,5 @@
 export { anova, type Anova, fBeyond, type Observation } from './anova.js';
-export { logRank, meanTime, type Timed } from './logRank.js';
+export { logRank, logRankScores, meanTime, type Timed } from './logRank.js';
 export { errorDf, leastDifference, power } from './power.js';
 export { type Fit, fitCurve, type FitProblem, type FitResult } from './nonlinearFit.js';
 export { type ProfileInterval, profileIntervals } from './profileInterval.js';

@@ -31,6 +31,22 @@ export function logRank(
   return { chiSquare, p: chiSquareBeyond(chiSquare, 1) };
 }
 
+/**
+ * Each time as its log-rank score: what was to be expected by then (Nelson–Aalen) less whether it was over. Scores of all times add up to 0, and those of
+ * an arm to expected less observed of the log-rank test, so that permuting them within blocks is that test with blocks. More is longer.
+ * @example logRankScores([{ minutes: 3, over: true }, { minutes: 5, over: false }]) // [-0.5, 0.5]
+ */
+export function logRankScores(times: readonly Timed[]): readonly number[] {
+  const ends = [...new Set(times.filter((t) => t.over).map((t) => t.minutes))].sort((x, y) => x - y);
+  let risen = 0;
+  const hazard = ends.map((at) => {
+    const atRisk = times.filter((t) => t.minutes >= at).length;
+    risen += times.filter((t) => t.over && t.minutes === at).length / atRisk;
+    return { at, risen };
+  });
+  return times.map((t) => (hazard.findLast((h) => h.at <= t.minutes)?.risen ?? 0) - (t.over ? 1 : 0));
+}
+
 /** Between what and what the mean of times lies where some were not over: at least as long as watched, and no upper end. */
 export function meanTime(times: readonly Timed[]): { readonly low: number; readonly high: number | undefined } {
   const low = times.reduce((all, t) => all + t.minutes, 0) / times.length;

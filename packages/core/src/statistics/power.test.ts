@@ -1,4 +1,4 @@
-import { logRank, meanTime, type Timed } from './logRank.js';
+import { logRank, logRankScores, meanTime, type Timed } from './logRank.js';
 import { errorDf, leastDifference, power } from './power.js';
 
 test.each([
@@ -60,6 +60,15 @@ test('the log-rank test of a textbook example: χ² 16.79', () => {
   expect(logRank(PLACEBO, TREATED)!.chiSquare).toBeCloseTo(16.793, 3);
   expect(logRank(TREATED, PLACEBO)!.p).toBeLessThan(5e-5);
   expect(logRank(timed('15+', '15+'), timed('15+'))).toBeUndefined();
+});
+
+test('log-rank scores add up to nothing, and those of an arm to 19.25 expected less 9 observed', () => {
+  const scores = logRankScores([...TREATED, ...PLACEBO]);
+  const sum = (of: readonly number[]) => of.reduce((a, b) => a + b, 0);
+  expect(sum(scores)).toBeCloseTo(0, 12);
+  expect(sum(scores.slice(0, TREATED.length))).toBeCloseTo(19.25 - 9, 2);
+  expect(logRankScores(timed(3, '5+'))).toEqual([-0.5, 0.5]);
+  expect(logRankScores(timed('15+', '15+'))).toEqual([0, 0]);
 });
 
 test('a mean of times that were not over has no upper end', () => {

@@ -81,11 +81,19 @@ describe('deciding', () => {
     expect(order).toEqual([2, 1, 0]);
     expect(dominated).toEqual([]);
     // The third is overtaken by the second where gain counts 10/13 of all, and by the first where it counts 5/17.
-    const [ofGain] = holds;
-    expect(ofGain!.high).toBeGreaterThan(0.76);
-    expect(ofGain!.high).toBeLessThan(0.775);
-    expect(ofGain!.low).toBeGreaterThan(0.285);
-    expect(ofGain!.low).toBeLessThan(0.31);
+    const [ofGain, ofCost] = holds;
+    expect(ofGain!.high).toBeCloseTo(10 / 13, 9);
+    expect(ofGain!.low).toBeCloseTo(5 / 17, 9);
+    expect(ofGain!.firsts.map((f) => f.arm)).toEqual([0, 2, 1]);
+    expect([ofGain!.firsts[0]!.from, ofGain!.firsts[2]!.to]).toEqual([0, 1]);
+    // With two criteria the share of one is what the other leaves.
+    expect(ofCost!.firsts.map((f) => f.arm)).toEqual([1, 2, 0]);
+    expect(ofCost!.high).toBeCloseTo(1 - 5 / 17, 9);
+  });
+
+  test('where one thing alone counts, its share cannot move', () => {
+    const [only] = decide([gain]).holds;
+    expect(only).toMatchObject({ share: 1, low: 0, high: 1, firsts: [{ arm: 1, from: 0, to: 1 }] });
   });
 
   test('an arm that another beats in all is marked; what is all the same decides nothing', () => {

@@ -20,6 +20,8 @@ export interface Decision {
     readonly share: number;
     readonly low: number;
     readonly high: number;
+    /** Which arm is the best, from a share of 0 to one of 1. */
+    readonly firsts: readonly { readonly arm: number; readonly from: number; readonly to: number }[];
   }[];
 }
 
@@ -56,13 +58,31 @@ export function decide(criteria: readonly Criterion[]): Decision {
   const scores = scoresAt(weights);
   const order = orderOf(scores);
   const [best = 0] = order;
-  /** Whether the best stays so where one criterion has such a share of all weight. */
-  const stays = (k: number, share: number): boolean => {
+  /** All scores where one criterion has such a share of all weight and the others keep their proportions: straight lines in the share. */
+  const scoresWhere = (k: number, share: number): readonly number[] => {
     const rest = all - (weights[k] ?? 0);
-    if (rest <= 0 && share < 1) return true;
-    const moved = weights.map((w, i) => (i === k ? share : rest > 0 ? ((1 - share) * w) / rest : 0));
-    const at = scoresAt(moved);
-    return at.every((s) => s <= (at[best] ?? 0) + 1e-12);
+    return rest > 0 ? scoresAt(weights.map((w, i) => (i === k ? share : ((1 - share) * w) / rest))) : scores;
+  };
+  /** The best of some scores; of a tie the one that is the best as it stands. */
+  const firstOf = (at: readonly number[]): number => {
+    const [first = best] = orderOf(at);
+    return (at[best] ?? 0) >= (at[first] ?? 0) - 1e-12 ? best : first;
+  };
+  const firstsOf = (k: number): readonly { readonly arm: number; readonly from: number; readonly to: number }[] => {
+    const bands: { readonly arm: number; readonly from: number; to: number }[] = [];
+    let before = scoresWhere(k, 0);
+    for (let i = 0; i <= STEPS; i++) {
+      const now = scoresWhere(k, i / STEPS);
+      const [arm, last] = [firstOf(now), bands.at(-1)];
+      if (last && last.arm !== arm) {
+        const ahead = (at: readonly number[]): number => (at[last.arm] ?? 0) - (at[arm] ?? 0);
+        last.to = (i - 1 + ahead(before) / (ahead(before) - ahead(now))) / STEPS;
+      }
+      if (last?.arm === arm) last.to = i / STEPS;
+      else bands.push({ arm, from: last?.to ?? 0, to: i / STEPS });
+      before = now;
+    }
+    return bands;
   };
   return {
     scores,
@@ -78,11 +98,10 @@ export function decide(criteria: readonly Criterion[]): Decision {
     }),
     holds: criteria.map(({ name, weight }, k) => {
       const share = weight / all;
-      let [low, high] = [share, share];
-      for (let i = 1; i <= STEPS && stays(k, Math.max(0, share - i / STEPS)); i++) low = Math.max(0, share - i / STEPS);
-      for (let i = 1; i <= STEPS && stays(k, Math.min(1, share + i / STEPS)); i++)
-        high = Math.min(1, share + i / STEPS);
-      return { name, share, low, high };
+      const firsts = firstsOf(k);
+      const own = firsts.filter((f) => f.arm === best);
+      const held = own.find((f) => f.from <= share && share <= f.to) ?? own[0];
+      return { name, share, low: held?.from ?? share, high: held?.to ?? share, firsts };
     }),
   };
 }

@@ -16,6 +16,8 @@ export {
   valueOf,
 } from './course.js';
 export { costPerGain, type Criterion, decide, type Decision } from './decide.js';
+export { type Brought, equalBy, type EqualDose, equalDoses, EQUALISED, type Equalised } from './equalise.js';
+export { JAR_WEEKS, type JarPoint, jarPoints, missedWeeks, missedWords } from './incubate.js';
 export {
   blocksToReach,
   layOut,
@@ -42,7 +44,6 @@ export {
   answerWords,
   type ArmReading,
   type Doubt,
-  equalFactors,
   HELD_EQUAL,
   HELD_WORDS,
   type HeldEqual,

@@ -3,7 +3,6 @@ import { layOut } from './layout.js';
 import { permute } from './permute.js';
 import {
   answerWords,
-  equalFactors,
   HELD_EQUAL,
   readOutcome,
   seeWords,
@@ -104,6 +103,26 @@ test('a lost unit is left out of its arm', () => {
   expect(reading.arms.reduce((n, a) => n + a.values.length, 0)).toBe(11);
 });
 
-test('arms of 40 and 80 kg N are made equal by twice the first', () => {
-  expect(equalFactors([40, 80, 0, undefined])).toEqual([2, 1, undefined, undefined]);
+test('a time that was not over makes a mean a least one, without an interval and without a share', () => {
+  const { p, units, permuted } = grown(4, 6);
+  const minutes: TrialOutcome = { key: 'soak', name: 'soaks in', kind: 'timed', unit: 'min', better: 'less' };
+  const reading = readOutcome(
+    p,
+    units,
+    (u) => (u.arm === 0 ? 10 : 15),
+    new Set([units.find((u) => u.arm === 1)!.number]),
+  );
+  expect(reading.arms.map((a) => [a.atLeast, a.interval === undefined])).toEqual([
+    [false, false],
+    [true, true],
+  ]);
+  expect(answerWords(p, minutes, reading, permuted)).toMatch(
+    /^Ferment was worse than the control: likely real \(p 0\.031\)\. Some were not over: by how much is not known\.$/,
+  );
+});
+
+test('a difference of ranks is told without a share of anything', () => {
+  const { p, reading, permuted } = grown(4, 6);
+  const crumb: TrialOutcome = { key: 'crumb', name: 'crumb', kind: 'score', unit: '', better: 'more' };
+  expect(answerWords(p, crumb, reading, permuted)).toBe('Ferment was better than the control: likely real (p 0.031).');
 });

@@ -120,7 +120,9 @@ export interface ArmReading {
   readonly arm: number;
   readonly values: readonly { readonly unit: number; readonly value: number }[];
   readonly mean: number;
-  /** 95 % by the error of the trial; undefined where nothing is left to judge by. */
+  /** Whether a time of it was not over when watching stopped: the mean is at least so long. */
+  readonly atLeast: boolean;
+  /** 95 % by the error of the trial; undefined where nothing is left to judge by, or a time was not over. */
   readonly interval: { readonly low: number; readonly high: number } | undefined;
 }
 export interface OutcomeReading {
@@ -131,11 +133,13 @@ export interface OutcomeReading {
 /**
  * What a measure found: every unit's value, the mean of each arm with its interval, and the analysis of variance of the layout.
  * @param valueOfUnit NaN where a unit was lost or not measured
+ * @param notOver units whose time was not over when watching stopped: a mean with one of them is at least so long, without an interval
  */
 export function readOutcome(
   { layout, arms }: Pick<TrialPlan, 'layout' | 'arms'>,
   units: readonly TrialUnit[],
   valueOfUnit: (unit: TrialUnit) => number,
+  notOver: ReadonlySet<number> = new Set(),
 ): OutcomeReading {
   const present = units.flatMap((u) => {
     const value = valueOfUnit(u);
@@ -156,12 +160,16 @@ export function readOutcome(
     arms: arms.map((_, arm): ArmReading => {
       const own = present.filter((u) => u.arm === arm).map((u) => ({ unit: u.number, value: u.value }));
       const mean = own.reduce((sum, u) => sum + u.value, 0) / own.length;
+      const atLeast = own.some((u) => notOver.has(u.unit));
       const half =
-        found && df > 0 && own.length > 0 ? tQuantile(0.975, df) * Math.sqrt(found.error.ms / own.length) : undefined;
+        !atLeast && found && df > 0 && own.length > 0
+          ? tQuantile(0.975, df) * Math.sqrt(found.error.ms / own.length)
+          : undefined;
       return {
         arm,
         values: own,
         mean,
+        atLeast,
         interval: half === undefined ? undefined : { low: mean - half, high: mean + half },
       };
     }),
@@ -178,10 +186,15 @@ export function sureWords(p: number): string {
 }
 const percent = (share: number): string => `${formatTrimmed(Math.abs(share) * 100, 2)} %`;
 
-/** What one arm did against the control, in a sentence. @param decides whether this was named beforehand as the measure that decides */
-function armSentence(name: string, { difference, p }: ArmAgainst, control: number, { better }: TrialOutcome): string {
+/** What one arm did against the control, in a sentence. @param control its mean; undefined where differences are of ranks or of times that were not over, and no share of anything */
+function armSentence(
+  name: string,
+  { difference, p }: ArmAgainst,
+  control: number | undefined,
+  { better }: TrialOutcome,
+): string {
   const good = difference === 0 ? 'no different' : difference > 0 === (better === 'more') ? 'better' : 'worse';
-  const by = control !== 0 && difference !== 0 ? ` by ${percent(difference / control)}` : '';
+  const by = control && difference !== 0 ? ` by ${percent(difference / control)}` : '';
   return `${name} was ${good}${by} than the control: ${sureWords(p)} (p ${formatTrimmed(p, 2)}).`;
 }
 
@@ -208,11 +221,8 @@ export function answerWords(
   const least = leastP(plan.layout, plan.arms.length, times);
   const small =
     least > 0.05 ? ` So few blocks cannot tell: even the clearest result has a p of ${formatTrimmed(least, 2)}.` : '';
-  return tested.map((a) => armSentence(nameOf(a.arm), a, control, measure)).join(' ') + small;
-}
-
-/** Doses of the arms that bring them to the same of an element: so many times what is planned of each; undefined where an arm has none. @example equalFactors([40, 80]) // [2, 1] */
-export function equalFactors(brought: readonly (number | undefined)[]): readonly (number | undefined)[] {
-  const most = Math.max(0, ...brought.flatMap((b) => b ?? []));
-  return brought.map((b) => (b !== undefined && b > 0 && most > 0 ? most / b : undefined));
+  const unknown = reading.arms.some((a) => a.atLeast);
+  const open = unknown ? ' Some were not over: by how much is not known.' : '';
+  const whole = unknown || measure.kind === 'score' ? undefined : control;
+  return tested.map((a) => armSentence(nameOf(a.arm), a, whole, measure)).join(' ') + open + small;
 }

@@ -10,6 +10,12 @@ export class AttachmentEntity extends Stored {
   @Property({ type: 'uuid', fieldName: 'entry_id', nullable: true })
   entryId: string | null = null;
 
+  @Property({ type: 'uuid', fieldName: 'trial_id', nullable: true })
+  trialId: string | null = null;
+
+  @Property({ type: 'integer', nullable: true })
+  unit: number | null = null;
+
   @Property({ type: 'text' })
   sha256!: string;
 

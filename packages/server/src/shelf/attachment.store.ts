@@ -18,6 +18,7 @@ import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { EntryEntity } from '../rounds/entry.entity.js';
+import { TrialEntity } from '../trials/trial.store.js';
 import { AttachmentContent, AttachmentEntity } from './attachment.entity.js';
 import { missingProducts } from './knownProducts.js';
 
@@ -35,11 +36,9 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
   }
 
   /** An attachment speaks of bytes that are here, and says of them what they are. */
-  protected override async problems(
-    { productId, entryId, sha256, type, bytes }: AttachmentInput,
-    em: EntityManager,
-  ): Promise<readonly FieldProblem[]> {
-    const missing = await this.missingOwner(em, productId, entryId);
+  protected override async problems(input: AttachmentInput, em: EntityManager): Promise<readonly FieldProblem[]> {
+    const { sha256, type, bytes } = input;
+    const missing = await this.missingOwner(em, input);
     const content = await em.findOne(AttachmentContent, { workspace: this.scope.id, sha256 });
     const wrong = !content
       ? [{ path: 'sha256', message: 'There are no such bytes here. Send the file first.' }]
@@ -49,29 +48,38 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
     return [...missing, ...wrong];
   }
 
-  /** It is of a bag or of what was done, of one that is here and not of both. */
+  /** It is of a bag, of what was done or of a trial, of one that is here and of no other. */
   private async missingOwner(
     em: EntityManager,
-    productId: string | undefined,
-    entryId: string | undefined,
+    { productId, entryId, trialId, unit }: AttachmentInput,
   ): Promise<readonly FieldProblem[]> {
-    if (productId && entryId) return [{ path: 'entryId', message: 'Expected a bag or an entry, read both.' }];
-    const products = productId ? [{ path: 'productId', id: productId }] : [];
-    const entries = entryId ? [{ path: 'entryId', id: entryId }] : [];
+    const owners = [productId, entryId, trialId].filter((id) => id).length;
+    if (owners !== 1)
+      return [{ path: 'productId', message: `Expected a bag, an entry or a trial, read ${owners} of them.` }];
+    if (unit !== undefined && unit !== null && !trialId)
+      return [{ path: 'unit', message: 'Expected the number of a unit with a trial only.' }];
+    const of = (path: string, id: string | undefined): readonly { path: string; id: string }[] =>
+      id ? [{ path, id }] : [];
+    const ledger = this.scope.id;
     return [
-      ...(await missingProducts(em, this.scope.id, products)),
-      ...(await missingRecords(em, EntryEntity, this.scope.id, entries, 'That entry is not in this log.')),
+      ...(await missingProducts(em, ledger, of('productId', productId))),
+      ...(await missingRecords(em, EntryEntity, ledger, of('entryId', entryId), 'That entry is not in this log.')),
+      ...(await missingRecords(em, TrialEntity, ledger, of('trialId', trialId), 'That trial is not in this ledger.')),
     ];
   }
 
-  protected columns({ productId, entryId, name, sha256, type, bytes }: AttachmentInput): Columns {
-    return { own: { productId: productId ?? null, entryId: entryId ?? null, name, sha256, type, bytes } };
+  protected columns({ productId, entryId, trialId, unit, ...file }: AttachmentInput): Columns {
+    const { name, sha256, type, bytes } = file;
+    const of = { productId: productId ?? null, entryId: entryId ?? null, trialId: trialId ?? null, unit: unit ?? null };
+    return { own: { ...of, name, sha256, type, bytes } };
   }
 
-  protected toInput({ productId, entryId, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
+  protected toInput({ productId, entryId, trialId, unit, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
     return {
       ...(productId === null ? {} : { productId }),
       ...(entryId === null ? {} : { entryId }),
+      ...(trialId === null ? {} : { trialId }),
+      ...(unit === null ? {} : { unit }),
       name,
       sha256,
       type,
