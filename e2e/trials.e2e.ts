@@ -151,4 +151,116 @@ test('a claim becomes a trial in one step', async () => {
   await page.close();
 });
 
+/** How far a block is moved, from what is said of it. */
+const placeOf = (page: Page, block: number): Promise<string> =>
+  page.$eval(`[data-testid=map] g[aria-label^="Block ${block},"]`, (g) => g.getAttribute('aria-label') ?? '');
+
+test('blocks of the map are moved by keys and dragged, kept, and told where they lie on each other', async () => {
+  const page = await openTrial('Gypsum', '/map');
+  const block = (n: number): Promise<ElementHandle> =>
+    page.waitForSelector(`[data-testid=map] g[aria-label^="Block ${n},"]`) as Promise<ElementHandle>;
+  await (await block(2)).evaluate((g) => (g as unknown as SVGElement).focus());
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.down('Shift');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.up('Shift');
+  await expectText(page, '[role=status].no-print', /Moved a block/);
+  expect(await placeOf(page, 2)).toMatch(/0\.3 m from the left and 2\.3 m from the top/);
+  await expectText(page, '[data-testid=map]', /Blocks 2 and 3 lie on each other/);
+  const box = (await (await block(1)).boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await page.waitForFunction(
+    () => !document.querySelector('[data-testid=map] g[aria-label^="Block 1, 0 m from the left"]'),
+  );
+  const dragged = await placeOf(page, 1);
+  await page.waitForFunction(
+    async (said) => {
+      const { items } = (await (await fetch('/api/v1/trials')).json()) as {
+        items: { name: string; blockPlaces?: { xM: number }[] }[];
+      };
+      const first = items.find((t) => t.name.startsWith('Gypsum'))?.blockPlaces?.[0];
+      return first !== undefined && said.includes(`${first.xM} m from the left`);
+    },
+    {},
+    dragged,
+  );
+  await page.reload();
+  await block(1);
+  expect(await placeOf(page, 1)).toBe(dragged);
+  await page.close();
+});
+
+test('readings come in as a spreadsheet, and a photo shows a unit', async () => {
+  const page = await openTrial('Gypsum', '/sheet');
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-readings-'));
+  writeFileSync(
+    join(folder, 'readings.csv'),
+    'day,outcome,unit,value\n2026-11-01,a litre soaks in,1,9.5\n2026-11-01,,2,>15\n2026-11-01,,99,3\n',
+  );
+  await page.waitForSelector('[data-testid=grid] input');
+  const file = (await page.$(
+    'input[aria-label="A spreadsheet of readings, as CSV"]',
+  )) as ElementHandle<HTMLInputElement>;
+  await file.uploadFile(join(folder, 'readings.csv'));
+  await expectText(page, '[data-testid=take-over]', /1 sheets were read, and 1 rows could not be.*unit “99”/s);
+  await clickButton(page, 'Take over 1');
+  await expectText(page, '[role=status].no-print', /Took over 1 sheets/);
+  await clickButton(page, '1 Nov 2026');
+  await page.waitForFunction(
+    () => document.querySelector<HTMLInputElement>('[data-testid=grid] input')?.value === '9.5',
+  );
+  const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+  writeFileSync(join(folder, 'pot.png'), Buffer.from(png, 'base64'));
+  await page.select('section select', '3');
+  const photo = (await page.$('input[type=file][accept*="image"]')) as ElementHandle<HTMLInputElement>;
+  await photo.uploadFile(join(folder, 'pot.png'));
+  await expectText(page, '[data-testid=attachments]', /[A-Z]{3}: pot\.png/);
+  rmSync(folder, { recursive: true, force: true });
+  await page.close();
+});
+
+test('jars from a template are sampled and feed Release; weeks that are missing are told', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/trials/new`);
+  await page.waitForSelector('[data-testid=arm]');
+  await page.select('main select', 'jars');
+  await page.waitForFunction(() => location.search === '?from=jars');
+  await fill(page, 'Name', 'Jars of feather meal');
+  await fill(page, 'It is read on', '1 Dec 2026');
+  const bag = await page.evaluate(async () => {
+    const { items } = (await (await fetch('/api/v1/products?limit=500')).json()) as {
+      items: { id: string; name: string }[];
+    };
+    return items.find((p) => /feather|plume/i.test(p.name)) ?? items[0]!;
+  });
+  await choose(page, 'Arm 2, bag', bag.name);
+  await clickButton(page, 'Save');
+  await page.waitForFunction(() => /\/trials\/[0-9a-f-]{36}$/.test(location.pathname));
+  await page.evaluate(async () => {
+    const id = location.pathname.split('/')[2] ?? '';
+    const {
+      version,
+      id: _id,
+      ...trial
+    } = (await (await fetch(`/api/v1/trials/${id}`)).json()) as Record<string, unknown>;
+    const send = (path: string, method: string, body: object, match = ''): Promise<Response> =>
+      fetch(`/api/v1/${path}`, {
+        method,
+        headers: { 'Content-Type': 'application/json', ...(match ? { 'If-Match': match } : {}) },
+        body: JSON.stringify(body),
+      });
+    const kept = ['createdAt', 'updatedAt', 'workspace'];
+    const input = Object.fromEntries(Object.entries(trial).filter(([k]) => !kept.includes(k)));
+    const begun = await send(`trials/${id}`, 'PUT', { ...input, startedOn: '2026-09-01' }, `"${String(version)}"`);
+    if (!begun.ok) throw new Error(await begun.text());
+  });
+  await page.reload();
+  await clickLink(page, 'Measure');
+  await page.waitForSelector('[data-testid=grid] input');
+  await page.close();
+});
+
 test('nothing was thrown and nobody else was asked for anything', () => expect(at.screen.troubles).toEqual([]));

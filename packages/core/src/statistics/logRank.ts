@@ -44,7 +44,7 @@ export function logRankScores(times: readonly Timed[]): readonly number[] {
     risen += times.filter((t) => t.over && t.minutes === at).length / atRisk;
     return { at, risen };
   });
-  return times.map((t) => (hazard.findLast((h) => h.at <= t.minutes)?.risen ?? 0) - (t.over ? 1 : 0));
+  return times.map((t) => (hazard.filter((h) => h.at <= t.minutes).at(-1)?.risen ?? 0) - (t.over ? 1 : 0));
 }
 
 /** Between what and what the mean of times lies where some were not over: at least as long as watched, and no upper end. */

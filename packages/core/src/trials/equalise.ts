@@ -1,7 +1,7 @@
 /** What is made equal between arms, kg/ha. */
 export const EQUALISED = ['N', 'P2O5', 'K2O'] as const;
 export type Equalised = (typeof EQUALISED)[number];
-export type Brought = Readonly<Partial<Record<Equalised, number>>>;
+export type ArmBrought = Readonly<Partial<Record<Equalised, number>>>;
 
 /** How one arm is brought to the same as the others. */
 export interface EqualDose {
@@ -12,7 +12,7 @@ export interface EqualDose {
 }
 
 /** The first of N, P2O5 and K2O that two arms or more bring: their doses can make it equal. */
-export const equalBy = (brought: readonly Brought[]): Equalised | undefined =>
+export const equalBy = (brought: readonly ArmBrought[]): Equalised | undefined =>
   EQUALISED.find((of) => brought.filter((b) => (b[of] ?? 0) > 0).length > 1);
 
 /**
@@ -20,7 +20,7 @@ export const equalBy = (brought: readonly Brought[]): Equalised | undefined =>
  * @param by what the doses make equal
  * @example equalDoses([{ N: 40, P2O5: 30 }, { N: 80, P2O5: 20 }], 'N')[1] // once what is planned, and 40 kg P2O5/ha short
  */
-export function equalDoses(brought: readonly Brought[], by: Equalised): readonly EqualDose[] {
+export function equalDoses(brought: readonly ArmBrought[], by: Equalised): readonly EqualDose[] {
   const most = Math.max(0, ...brought.map((b) => b[by] ?? 0));
   const factors = brought.map((b) => {
     const own = b[by] ?? 0;

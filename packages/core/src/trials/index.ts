@@ -16,7 +16,7 @@ export {
   valueOf,
 } from './course.js';
 export { costPerGain, type Criterion, decide, type Decision } from './decide.js';
-export { type Brought, equalBy, type EqualDose, equalDoses, EQUALISED, type Equalised } from './equalise.js';
+export { type ArmBrought, equalBy, type EqualDose, equalDoses, EQUALISED, type Equalised } from './equalise.js';
 export { JAR_WEEKS, type JarPoint, jarPoints, missedWeeks, missedWords } from './incubate.js';
 export {
   blocksToReach,
@@ -30,6 +30,17 @@ export {
 } from './layout.js';
 export { type GardenResult, type Gardens, mergeGardens } from './neighbours.js';
 export { fairP, lastUsefulLook, peek } from './peek.js';
+export {
+  blockBoxes,
+  blockOf,
+  moved,
+  overlapping,
+  type Place,
+  placesInRows,
+  STEP_M,
+  unitPlaces,
+  type UnitSize,
+} from './places.js';
 export {
   type ArmAgainst,
   MOST_EXACT,

@@ -74,7 +74,16 @@ export class AttachmentStore extends RecordStore<AttachmentEntity, AttachmentInp
     return { own: { ...of, name, sha256, type, bytes } };
   }
 
-  protected toInput({ productId, entryId, trialId, unit, name, sha256, type, bytes }: AttachmentEntity): AttachmentInput {
+  protected toInput({
+    productId,
+    entryId,
+    trialId,
+    unit,
+    name,
+    sha256,
+    type,
+    bytes,
+  }: AttachmentEntity): AttachmentInput {
     return {
       ...(productId === null ? {} : { productId }),
       ...(entryId === null ? {} : { entryId }),

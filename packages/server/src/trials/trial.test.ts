@@ -1,4 +1,4 @@
-import type { TrialInput, TrialSheetInput } from '@wheat-ledger/contract';
+import type { AttachedContent, AttachmentRecord, TrialInput, TrialSheetInput } from '@wheat-ledger/contract';
 import { PLOTS, TRIALS } from '@wheat-ledger/demo';
 import { ifMatch, startApp, type TestApp } from '../../test/app.js';
 
@@ -105,4 +105,47 @@ test('an outcome that is not measured there and a unit beyond the last are refus
   await send('stems', 18).expect(201);
   const { body } = await send('luck', 19).expect(422);
   expect((body as { errors: { path: string }[] }).errors.map((e) => e.path)).toEqual(['outcome', 'values.0.unit']);
+});
+
+test('where its blocks stand may be said after it has begun, for as many blocks as it has', async () => {
+  const { id, version } = await make({ name: 'Moved', startedOn: '2026-06-01' });
+  const places = Array.from({ length: trial().replicates }, (_, i) => ({ xM: 0.4 * i, yM: 0.8 * i }));
+  const put = (blockPlaces: object[], at: number, status: number) =>
+    t.http
+      .put(`/api/v1/trials/${id}`)
+      .set(ifMatch(at))
+      .send({ ...trial({ name: 'Moved', startedOn: '2026-06-01' }), blockPlaces })
+      .expect(status);
+  const { body } = await put(places, version, 200);
+  expect(body).toMatchObject({ blockPlaces: places });
+  const refused = await put(places.slice(1), version + 1, 422);
+  expect((refused.body as { errors: object[] }).errors).toEqual([
+    { path: 'blockPlaces', message: 'Read places of 5 blocks, expected 6.' },
+  ]);
+  await put([{ xM: -1, yM: 0 }, ...places.slice(1)], version + 1, 422);
+});
+
+test('a photo is of a unit of a trial, and of no bag beside it; a unit without a trial is refused', async () => {
+  const { id } = await make({ name: 'Photos' });
+  const PNG = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  const { body: content } = await t.http
+    .post('/api/v1/attachments/content')
+    .set('Content-Type', 'application/octet-stream')
+    .send(PNG)
+    .expect(200);
+  const attach = (of: object, status: number) =>
+    t.http
+      .post('/api/v1/attachments')
+      .send({ name: 'unit.png', ...(content as AttachedContent), ...of })
+      .expect(status);
+  await attach({ trialId: id, unit: 4 }, 201);
+  await attach({ trialId: id, unit: 0 }, 422);
+  await attach({ trialId: id, productId: id }, 422);
+  await attach({ unit: 4 }, 422);
+  await attach({ trialId: plotId }, 422);
+  const { body: list } = await t.http.get(`/api/v1/attachments?trial=${id}`).expect(200);
+  expect((list as { items: AttachmentRecord[] }).items).toEqual([expect.objectContaining({ trialId: id, unit: 4 })]);
 });

@@ -148,7 +148,11 @@ export const router = createBrowserRouter(
         { path: 'claims/:id', lazy: async () => ({ Component: (await import('../claims/ClaimEditor')).EditClaim }) },
         { path: 'ledgers', lazy: async () => ({ Component: (await import('../ledgers/LedgersView')).LedgersView }) },
         { path: 'trials', lazy: async () => ({ Component: (await import('../trials/TrialsView')).TrialsView }) },
-        { path: 'trials/new', lazy: async () => ({ Component: (await import('../trials/TrialEditor')).NewTrial }) },
+        { path: 'trials/new', lazy: async () => ({ Component: (await import('../trials/NewTrial')).NewTrial }) },
+        {
+          path: 'trials/compare',
+          lazy: async () => ({ Component: (await import('../trials/CompareTrials')).CompareTrials }),
+        },
         { path: 'trials/:id', lazy: async () => ({ Component: (await import('../trials/TrialEditor')).EditTrial }) },
         { path: 'trials/:id/map', lazy: async () => ({ Component: (await import('../trials/MapView')).MapView }) },
         {

@@ -69,7 +69,7 @@ function NewLimit({ plot }: { plot: PlotRecord }) {
 /** Limits of local code, with what is done and planned against each. */
 export function LimitsPart({ plot, uses }: { plot: PlotRecord; uses: readonly LimitUse[] }) {
   const { keep } = useKeep('plot');
-  const takeOut = (at: number): Promise<void> =>
+  const takeOut = (at: number): Promise<unknown> =>
     keep({ ...inputOf(plot), limits: (plot.limits ?? []).filter((_, i) => i !== at) }, plot, 'Took the limit out.');
   return (
     <>

@@ -25,7 +25,7 @@ interface ProgrammeLineProps {
 }
 function ProgrammeLine({ plot, open, programme, chosen, full, onChoose }: ProgrammeLineProps) {
   const { keep, saving } = useKeep('programme');
-  const copy = (): Promise<void> => {
+  const copy = (): Promise<unknown> => {
     const copied = `${programme.name} (copy)`.slice(0, 120);
     return keep({ ...inputOf(programme), name: copied }, undefined, `Copied to “${copied}”.`);
   };

@@ -16,7 +16,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
 import { useRecordForm } from '../ui/useRecordForm';
 import { BagPages, useBagPage } from './BagPages';
-import { CurveChart } from './CurveChart';
+import { CurveChart } from '../ui/CurveChart';
 
 const MEDIUM_OPTIONS = MEDIA.map((value) => ({ value, text: MEDIUM_NAMES[value] }));
 const end = (n: number | undefined, scale: number): string => (n === undefined ? 'open' : formatTrimmed(n * scale, 3));

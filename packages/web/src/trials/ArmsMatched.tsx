@@ -1,70 +1,92 @@
 import type { TrialInput } from '@wheat-ledger/contract';
-import { compoundPerElement, equalFactors, formatTrimmed, type Figure } from '@wheat-ledger/core';
+import {
+  compoundPerElement,
+  equalBy,
+  equalDoses,
+  EQUALISED,
+  formatTrimmed,
+  type ArmBrought,
+  type EqualDose,
+  type Equalised,
+  type Figure,
+} from '@wheat-ledger/core';
 import { FigureButton } from '../ui/FigureButton';
 import type { ArmBrings } from './useArms';
 
-/** An element as its oxide, kg/ha. */
-function AsOxide({ figure, oxide }: { figure: Figure | undefined; oxide: 'P2O5' | 'K2O' }) {
+const SIGNS: Readonly<Record<Equalised, string>> = { N: 'N', P2O5: 'P₂O₅', K2O: 'K₂O' };
+const OF = { N: 'N', P2O5: 'P', K2O: 'K' } as const;
+const timesElement = (of: Equalised): number => (of === 'N' ? 1 : compoundPerElement(of));
+
+/** What one arm brings of N or an oxide, kg/ha. */
+function Brings({ figure, of, typed }: { figure: Figure | undefined; of: Equalised; typed: number | undefined }) {
   return (
     <td className="num">
       {figure ? (
-        <FigureButton figure={figure}>{formatTrimmed(figure.value.mid * compoundPerElement(oxide), 3)}</FigureButton>
-      ) : (
+        <FigureButton figure={figure}>{formatTrimmed(figure.value.mid * timesElement(of), 3)}</FigureButton>
+      ) : typed === undefined ? (
         <span className="text-faint">not known</span>
+      ) : (
+        formatTrimmed(typed, 3)
       )}
     </td>
   );
 }
 
-/** What every arm brings side by side, and how much more of each would make their nitrogen equal. */
+/** What makes an arm equal, in words. */
+function equalWords({ factor, lacks }: EqualDose): string {
+  const dose =
+    factor !== undefined && Math.abs(factor - 1) > 0.01 ? `${formatTrimmed(factor, 3)} times as much of it` : '';
+  const more = EQUALISED.flatMap((of) => {
+    const short = lacks[of] ?? 0;
+    return short > 0.5 ? [`${formatTrimmed(short, 3)} kg/ha ${SIGNS[of]} from something else`] : [];
+  }).join(' and ');
+  return [dose, more && `${dose && 'then '}${more}`].filter(Boolean).join(', ');
+}
+
+/** What every arm brings side by side, and what would make them equal. */
 export function ArmsMatched({ trial, arms }: { trial: TrialInput; arms: readonly ArmBrings[] }) {
-  const nitrogen = arms.map((a) => a.nitrogen);
-  if (!nitrogen.some((n) => n !== undefined && n > 0)) return null;
-  const factors = equalFactors(nitrogen);
+  const brought = arms.map((a): ArmBrought => {
+    const oxides = (['P2O5', 'K2O'] as const).flatMap((of) => {
+      const figure = a.figures[OF[of]];
+      return figure ? [[of, figure.value.mid * timesElement(of)] as const] : [];
+    });
+    return { ...(a.nitrogen === undefined ? {} : { N: a.nitrogen }), ...Object.fromEntries(oxides) };
+  });
+  if (!brought.some((b) => EQUALISED.some((of) => (b[of] ?? 0) > 0))) return null;
+  const by = equalBy(brought);
+  const doses = by && !trial.asksNutrients ? equalDoses(brought, by) : [];
   return (
     <div className="relative overflow-x-auto">
-      <table className="ledger max-w-2xl" data-testid="matched">
+      <table className="ledger max-w-3xl" data-testid="matched">
         <caption className="pb-1 text-left text-sm text-faint">
           What each arm brings, kg/ha: by its programme, else the nitrogen that is typed
         </caption>
         <thead>
           <tr>
             <th scope="col">Arm</th>
-            <th scope="col" className="num">
-              N
-            </th>
-            <th scope="col" className="num">
-              P₂O₅
-            </th>
-            <th scope="col" className="num">
-              K₂O
-            </th>
-            <th scope="col">to make nitrogen equal</th>
+            {EQUALISED.map((of) => (
+              <th key={of} scope="col" className="num">
+                {SIGNS[of]}
+              </th>
+            ))}
+            {by && !trial.asksNutrients && <th scope="col">to make {SIGNS[by]} equal, then the others</th>}
           </tr>
         </thead>
         <tbody>
           {trial.arms.map((a, i) => {
-            const factor = factors[i];
-            const figure = arms[i]?.figures.N;
+            const dose = doses[i];
             return (
               <tr key={a.name}>
                 <th scope="row">{a.name}</th>
-                <td className="num">
-                  {figure ? (
-                    <FigureButton figure={figure} />
-                  ) : nitrogen[i] === undefined ? (
-                    <span className="text-faint">not known</span>
-                  ) : (
-                    formatTrimmed(nitrogen[i], 3)
-                  )}
-                </td>
-                <AsOxide figure={arms[i]?.figures.P} oxide="P2O5" />
-                <AsOxide figure={arms[i]?.figures.K} oxide="K2O" />
-                <td className="text-faint">
-                  {factor !== undefined && Math.abs(factor - 1) > 0.01 && !trial.asksNutrients
-                    ? `${formatTrimmed(factor, 3)} times as much of it`
-                    : ''}
-                </td>
+                {EQUALISED.map((of) => (
+                  <Brings
+                    key={of}
+                    of={of}
+                    figure={arms[i]?.figures[OF[of]]}
+                    typed={of === 'N' ? arms[i]?.nitrogen : undefined}
+                  />
+                ))}
+                {dose && <td className="text-faint">{equalWords(dose)}</td>}
               </tr>
             );
           })}

@@ -1,35 +1,19 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { TrialRecord } from '@wheat-ledger/contract';
-import { formatTrimmed, readOutcome } from '@wheat-ledger/core';
+import { formatTrimmed } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { FormPart } from '../ui/EditForm';
 import { useKeep } from '../ui/useKeep';
 import { chainOf, nextYear } from './nextYear';
-import { planOf, readingsOf, stateOf, unitsOf } from './useTrial';
-import { valuesOf } from './valuesOf';
+import { gainsOf } from './gains';
+import { stateOf } from './useTrial';
 
-/** What each arm did against the control in what decides, year by year, per cent. */
+/** What each arm did, year by year. */
 function useYears(trial: TrialRecord) {
   const { records: trials } = useRecords('trial');
   const { records: sheets } = useRecords('sheet');
-  return useMemo(
-    () =>
-      chainOf(trial, trials).map((t) => {
-        const outcome = t.outcomes.find((o) => o.key === t.decides);
-        const units = unitsOf(t);
-        const own = readingsOf(sheets.filter((s) => s.trialId === t.id && s.outcome === t.decides));
-        const lost = new Set(t.odd.filter((o) => o.state === 'lost').map((o) => o.unit));
-        const values = outcome ? valuesOf(t, outcome, units, own, lost, 'last') : new Map<number, number>();
-        const { arms } = readOutcome(planOf(t), units, (u) => values.get(u.number) ?? Number.NaN);
-        const control = arms[t.control]?.mean ?? Number.NaN;
-        return {
-          trial: t,
-          gains: new Map(arms.map((a) => [t.arms[a.arm]?.name ?? '', ((a.mean - control) / control) * 100])),
-        };
-      }),
-    [trial, trials, sheets],
-  );
+  return useMemo(() => chainOf(trial, trials).map((t) => gainsOf(t, sheets)), [trial, trials, sheets]);
 }
 
 /** A trial over the years, and the next year of it. */
@@ -65,10 +49,10 @@ export function ChainPart({ trial }: { trial: TrialRecord }) {
                   </Link>
                 </th>
                 {others.map((a) => {
-                  const gain = gains.get(a.name);
+                  const gain = gains.find((g) => g.arm === a.name)?.percent;
                   return (
                     <td key={a.name} className="num">
-                      {gain === undefined || Number.isNaN(gain) ? (
+                      {gain === undefined ? (
                         <span className="text-faint">–</span>
                       ) : (
                         `${gain > 0 ? '+' : ''}${formatTrimmed(gain, 3)}`

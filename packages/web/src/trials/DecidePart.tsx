@@ -6,10 +6,77 @@ import {
   decide,
   formatTrimmed,
   parseNumber,
+  type Decision,
   type OutcomeReading,
   type TrialOutcome,
 } from '@wheat-ledger/core';
 import { useShelf } from '../app/workspace';
+
+const STRIP = 420;
+const HIGH = 26;
+/** Fills told apart without colour. */
+const FILLS = ['var(--moss)', 'var(--rule)', 'var(--slate)', 'var(--line-strong)', 'var(--wheat)'] as const;
+
+/** Which arm comes first as the weight of one thing moves from nothing to all, and where it stands now. */
+function Holds({ holds, names }: { holds: Decision['holds']; names: readonly string[] }) {
+  return (
+    <figure className="mt-3" data-testid="holds">
+      <figcaption className="text-sm text-faint">
+        Which arm comes first as one thing counts from nothing to all; the upright line is where it counts now
+      </figcaption>
+      <ul className="flex flex-col gap-2">
+        {holds.map((h) => (
+          <li key={h.name} className="flex flex-wrap items-center gap-x-3">
+            <span className="w-36">{h.name}</span>
+            <svg
+              viewBox={`0 -3 ${STRIP} ${HIGH + 6}`}
+              width={STRIP}
+              height={HIGH + 6}
+              className="max-w-full"
+              role="img"
+              aria-label={h.firsts
+                .map(
+                  (f) =>
+                    `${names[f.arm] ?? ''} from ${formatTrimmed(f.from * 100, 2)} to ${formatTrimmed(f.to * 100, 2)} %`,
+                )
+                .join('; ')}
+            >
+              {h.firsts.map((f) => (
+                <g key={f.from}>
+                  <rect
+                    x={f.from * STRIP}
+                    width={(f.to - f.from) * STRIP}
+                    height={HIGH}
+                    fill={FILLS[f.arm % FILLS.length]}
+                    fillOpacity={0.35}
+                    stroke="var(--line-strong)"
+                  />
+                  {(f.to - f.from) * STRIP > (names[f.arm] ?? '').length * 7 + 10 && (
+                    <text x={((f.from + f.to) / 2) * STRIP} y={17} textAnchor="middle" fontSize={12} fill="var(--pine)">
+                      {names[f.arm]}
+                    </text>
+                  )}
+                </g>
+              ))}
+              <line
+                x1={h.share * STRIP}
+                x2={h.share * STRIP}
+                y1={-3}
+                y2={HIGH + 3}
+                stroke="var(--pine)"
+                strokeWidth={2.5}
+              />
+            </svg>
+            <span className="text-sm text-faint">
+              stays so from {formatTrimmed(h.low * 100, 2)} to {formatTrimmed(h.high * 100, 2)} %, now{' '}
+              {formatTrimmed(h.share * 100, 2)} %
+            </span>
+          </li>
+        ))}
+      </ul>
+    </figure>
+  );
+}
 
 /** Several things weighed at once, with the grower's own weights, and how far the first place holds when they move. */
 export function DecidePart({
@@ -91,15 +158,10 @@ export function DecidePart({
             })}
           </ol>
           <p className="mt-1 text-sm text-faint">
-            0 is the worst arm in all, 100 the best.{' '}
-            {found.holds
-              .map(
-                (h) =>
-                  `The first stays first while ${h.name} counts ${formatTrimmed(h.low * 100, 2)} to ${formatTrimmed(h.high * 100, 2)} % of all (now ${formatTrimmed(h.share * 100, 2)})`,
-              )
-              .join('; ')}
-            .
+            0 is the worst arm in all, 100 the best.
+            {reading.arms.some((a) => a.atLeast) && ' Times that were not over count as what was watched.'}
           </p>
+          {found.holds.length > 1 && <Holds holds={found.holds} names={trial.arms.map((a) => a.name)} />}
         </>
       )}
     </section>

@@ -9,9 +9,12 @@ interface DotsPictureProps {
   readonly names: readonly string[];
   readonly control: number;
   readonly unit: string;
+  /** Units whose time was not over: drawn open. */
+  readonly notOver?: ReadonlySet<number>;
 }
+const NONE: ReadonlySet<number> = new Set();
 /** Every unit as a dot, the mean of each arm as an upright line with its interval; the control's mean goes through all. */
-export function DotsPicture({ arms, names, control, unit }: DotsPictureProps) {
+export function DotsPicture({ arms, names, control, unit, notOver = NONE }: DotsPictureProps) {
   const all = arms.flatMap((a) => [
     ...a.values.map((v) => v.value),
     ...(a.interval ? [a.interval.low, a.interval.high] : []),
@@ -67,10 +70,12 @@ export function DotsPicture({ arms, names, control, unit }: DotsPictureProps) {
                   cy={y + ((v.unit * 7) % 5) * 3 - 6}
                   r={3.6}
                   fill="var(--moss)"
-                  fillOpacity={0.75}
+                  fillOpacity={notOver.has(v.unit) ? 0 : 0.75}
+                  stroke="var(--moss)"
                 >
                   <title>
-                    unit {v.unit}: {formatTrimmed(v.value, 4)} {unit}
+                    unit {v.unit}: {notOver.has(v.unit) ? 'more than ' : ''}
+                    {formatTrimmed(v.value, 4)} {unit}
                   </title>
                 </circle>
               ))}
@@ -86,6 +91,7 @@ export function DotsPicture({ arms, names, control, unit }: DotsPictureProps) {
           </text>
         ))}
       </svg>
+      {notOver.size > 0 && <p className="text-sm text-faint">An open dot was not over when watching stopped.</p>}
     </div>
   );
 }

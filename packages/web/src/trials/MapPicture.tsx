@@ -1,96 +1,192 @@
-import { formatTrimmed, type TrialUnit } from '@wheat-ledger/core';
+import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  blockBoxes,
+  blockOf,
+  formatTrimmed,
+  moved,
+  overlapping,
+  STEP_M,
+  unitPlaces,
+  type Place,
+  type TrialUnit,
+  type UnitSize,
+} from '@wheat-ledger/core';
 
-/** Ground between units and between blocks, m. */
-const GAP = { unit: 0.1, block: 0.3 } as const;
 const WIDE = 700;
 /** The smaller side of a unit is drawn so large at most, pixels. */
 const CELL = 62;
+/** Room left and below, into which a block can be moved, m. */
+const ROOM_M = 0.6;
+/** A press with Shift moves so many steps. */
+const STRIDE = 10;
+const ARROWS: Readonly<Record<string, Place>> = {
+  ArrowLeft: { xM: -STEP_M, yM: 0 },
+  ArrowRight: { xM: STEP_M, yM: 0 },
+  ArrowUp: { xM: 0, yM: -STEP_M },
+  ArrowDown: { xM: 0, yM: STEP_M },
+};
 
-interface MapPictureProps {
+interface UnitsProps {
   readonly units: readonly TrialUnit[];
-  readonly widthM: number;
-  readonly depthM: number;
+  readonly size: UnitSize;
+  /** Pixels for a metre. */
+  readonly scale: number;
   /** Names of the arms, where the key is shown; codes alone otherwise. */
-  readonly arms?: readonly string[] | undefined;
+  readonly arms: readonly string[] | undefined;
   /** Units that were lost or are odd. */
   readonly odd: ReadonlySet<number>;
 }
-/** A trial to scale: each unit where it stands, with its number and its blind code. */
-export function MapPicture({ units, widthM, depthM, arms, odd }: MapPictureProps) {
-  const columns = 1 + Math.max(0, ...units.map((u) => u.column));
-  const rows = 1 + Math.max(0, ...units.map((u) => u.row));
-  const rowGap = units.some((u) => u.block !== undefined) ? GAP.block : GAP.unit;
-  const wholeM = { w: columns * (widthM + GAP.unit) - GAP.unit, h: rows * (depthM + rowGap) - rowGap };
-  const scale = Math.min(WIDE / wholeM.w, CELL / Math.min(widthM, depthM));
-  const size = { w: wholeM.w * scale, h: wholeM.h * scale };
-  const cell = { w: widthM * scale, h: depthM * scale };
+
+/** The units of a block, each where it stands, with its number and its blind code. */
+function Units({ units, size, scale, arms, odd, at }: UnitsProps & { at: ReadonlyMap<number, Place> }) {
+  const cell = { w: size.widthM * scale, h: size.depthM * scale };
   const letter = Math.max(9, Math.min(15, cell.w / 4.2));
+  return units.map((u) => {
+    const place = at.get(u.number);
+    return (
+      <g key={u.number} transform={`translate(${(place?.xM ?? 0) * scale} ${(place?.yM ?? 0) * scale})`}>
+        <rect
+          width={cell.w}
+          height={cell.h}
+          fill="var(--paper)"
+          stroke={odd.has(u.number) ? 'var(--beet)' : 'var(--line-strong)'}
+          strokeDasharray={odd.has(u.number) ? '5 3' : undefined}
+          strokeWidth={1.5}
+        />
+        <text x={cell.w / 2} y={cell.h / 2} textAnchor="middle" fontSize={letter} fill="var(--pine)" fontWeight={600}>
+          {u.code}
+        </text>
+        <text
+          x={cell.w / 2}
+          y={cell.h / 2 + letter * 1.15}
+          textAnchor="middle"
+          fontSize={letter * 0.8}
+          fill="var(--faint)"
+        >
+          {arms ? (arms[u.arm] ?? '') : u.number}
+        </text>
+      </g>
+    );
+  });
+}
+
+interface BlockProps extends UnitsProps {
+  readonly block: number;
+  readonly place: Place;
+  readonly box: UnitSize;
+  readonly at: ReadonlyMap<number, Place>;
+  readonly wrong: boolean;
+  readonly onMove: (by: Place) => void;
+}
+/** A block that is dragged, or moved by the arrow keys. */
+function Block({ block, place, box, wrong, onMove, ...rest }: BlockProps) {
+  const { scale } = rest;
+  const { setNodeRef, listeners, transform } = useDraggable({ id: block });
+  return (
+    <g
+      ref={(g) => setNodeRef(g as unknown as HTMLElement | null)}
+      {...listeners}
+      role="group"
+      tabIndex={0}
+      aria-label={`Block ${block + 1}, ${formatTrimmed(place.xM, 3)} m from the left and ${formatTrimmed(place.yM, 3)} m from the top; arrow keys move it`}
+      className="cursor-move touch-none outline-offset-4"
+      transform={transform ? `translate(${transform.x} ${transform.y})` : undefined}
+      onKeyDown={(e) => {
+        const arrow = ARROWS[e.key];
+        if (!arrow) return;
+        e.preventDefault();
+        const times = e.shiftKey ? STRIDE : 1;
+        onMove({ xM: arrow.xM * times, yM: arrow.yM * times });
+      }}
+    >
+      <rect
+        x={place.xM * scale - 4}
+        y={place.yM * scale - 4}
+        width={box.widthM * scale + 8}
+        height={box.depthM * scale + 8}
+        fill="transparent"
+        stroke={wrong ? 'var(--beet)' : 'none'}
+        strokeWidth={2}
+      />
+      <Units {...rest} />
+      <text
+        x={place.xM * scale - 9}
+        y={(place.yM + box.depthM / 2) * scale + 4}
+        textAnchor="end"
+        fontSize={12}
+        fill="var(--faint)"
+      >
+        {block + 1}
+      </text>
+    </g>
+  );
+}
+
+interface MapPictureProps extends Omit<UnitsProps, 'scale'> {
+  readonly places: readonly Place[];
+  readonly onMove: (places: readonly Place[]) => void;
+}
+/** A trial to scale; blocks are moved to where they really stand. */
+export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
+  const { units, size } = rest;
+  const boxes = blockBoxes(units, size, places);
+  const wrong = overlapping(boxes);
+  const at = unitPlaces(units, size, places);
+  const wholeM = {
+    w: Math.max(...boxes.map((b) => b.xM + b.widthM)),
+    h: Math.max(...boxes.map((b) => b.yM + b.depthM)),
+  };
+  const scale = Math.min(WIDE / (wholeM.w + ROOM_M), CELL / Math.min(size.widthM, size.depthM));
+  const drawn = { w: (wholeM.w + ROOM_M) * scale, h: wholeM.h * scale };
+  // A press alone is no drag.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const move = (block: number, by: Place): void => {
+    const next = moved(places, block, by);
+    if (JSON.stringify(next) !== JSON.stringify(places)) onMove(next);
+  };
   return (
     <figure data-testid="map">
-      <svg
-        viewBox={`-28 -4 ${size.w + 36} ${size.h + 30}`}
-        className="h-auto max-w-full"
-        width={size.w + 36}
-        height={size.h + 30}
-        role="img"
-        aria-label={`${units.length} units in ${rows} rows of ${columns}`}
+      <DndContext
+        sensors={sensors}
+        onDragEnd={({ active, delta }) => move(Number(active.id), { xM: delta.x / scale, yM: delta.y / scale })}
       >
-        {units.map((u) => {
-          const x = u.column * (widthM + GAP.unit) * scale;
-          const y = u.row * (depthM + rowGap) * scale;
-          return (
-            <g key={u.number} transform={`translate(${x} ${y})`}>
-              <rect
-                width={cell.w}
-                height={cell.h}
-                fill="var(--paper)"
-                stroke={odd.has(u.number) ? 'var(--beet)' : 'var(--line-strong)'}
-                strokeDasharray={odd.has(u.number) ? '5 3' : undefined}
-                strokeWidth={1.5}
-              />
-              <text
-                x={cell.w / 2}
-                y={cell.h / 2}
-                textAnchor="middle"
-                fontSize={letter}
-                fill="var(--pine)"
-                fontWeight={600}
-              >
-                {u.code}
-              </text>
-              <text
-                x={cell.w / 2}
-                y={cell.h / 2 + letter * 1.15}
-                textAnchor="middle"
-                fontSize={letter * 0.8}
-                fill="var(--faint)"
-              >
-                {arms ? (arms[u.arm] ?? '') : u.number}
-              </text>
-            </g>
-          );
-        })}
-        {Array.from({ length: rows }, (_, r) => (
-          <text
-            key={r}
-            x={-8}
-            y={r * (depthM + rowGap) * scale + cell.h / 2 + 4}
-            textAnchor="end"
-            fontSize={12}
-            fill="var(--faint)"
-          >
-            {r + 1}
+        <svg
+          viewBox={`-28 -6 ${drawn.w + 36} ${drawn.h + 34}`}
+          className="h-auto max-w-full"
+          width={drawn.w + 36}
+          height={drawn.h + 34}
+          aria-label={`${units.length} units in ${boxes.length === 1 ? 'one block' : `${boxes.length} blocks`}`}
+        >
+          {boxes.map((box, block) => (
+            <Block
+              key={block}
+              {...rest}
+              units={units.filter((u) => blockOf(u) === block)}
+              block={block}
+              place={box}
+              box={box}
+              at={at}
+              scale={scale}
+              wrong={wrong.some((pair) => pair.includes(block))}
+              onMove={(by) => move(block, by)}
+            />
+          ))}
+          <line x1={0} x2={scale} y1={drawn.h + 14} y2={drawn.h + 14} stroke="var(--pine)" strokeWidth={2} />
+          <text x={scale + 6} y={drawn.h + 18} fontSize={12} fill="var(--faint)">
+            1 m
           </text>
-        ))}
-        <line x1={0} x2={scale} y1={size.h + 12} y2={size.h + 12} stroke="var(--pine)" strokeWidth={2} />
-        <text x={scale + 6} y={size.h + 16} fontSize={12} fill="var(--faint)">
-          1 m
-        </text>
-      </svg>
+        </svg>
+      </DndContext>
       <figcaption className="text-sm text-faint">
         {formatTrimmed(wholeM.w, 3)} × {formatTrimmed(wholeM.h, 3)} m with the paths between; each unit is{' '}
-        {formatTrimmed(widthM, 3)} × {formatTrimmed(depthM, 3)} m.
+        {formatTrimmed(size.widthM, 3)} × {formatTrimmed(size.depthM, 3)} m.
+        <span className="no-print"> Drag a block to where it stands, or move it with the arrow keys (Shift: 1 m).</span>
       </figcaption>
+      {wrong.map(([a, b]) => (
+        <p key={`${a} ${b}`} className="text-beet" role="alert">
+          Blocks {a + 1} and {b + 1} lie on each other.
+        </p>
+      ))}
     </figure>
   );
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { inputOf, type TrialInput } from '@wheat-ledger/contract';
-import { parseNumber } from '@wheat-ledger/core';
+import { inputOf, type TrialInput, type TrialRecord } from '@wheat-ledger/contract';
+import { parseNumber, type TrialUnit } from '@wheat-ledger/core';
 import { FormPart } from '../ui/EditForm';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
@@ -10,6 +10,7 @@ import { useKeep } from '../ui/useKeep';
 import { MapPicture } from './MapPicture';
 import { protocolFile } from './trialFile';
 import { NoTrial, TrialPages } from './TrialPages';
+import { useBlockPlaces } from './useBlockPlaces';
 import { useTrial } from './useTrial';
 
 type Odd = TrialInput['odd'][number];
@@ -98,13 +99,10 @@ function OddUnits({
   );
 }
 
-/** Where every unit stands, to scale, with labels to print that give no arm away. */
-export function MapView() {
-  const { trial, units, isLoading } = useTrial();
+function TrialMap({ trial, units }: { trial: TrialRecord; units: readonly TrialUnit[] }) {
   const { keep } = useKeep('trial');
+  const { size, places, move } = useBlockPlaces(trial, units);
   const [key, setKey] = useState(false);
-  if (isLoading) return <Loading what="the map" />;
-  if (!trial) return <NoTrial />;
   const names = trial.arms.map((a) => a.name);
   const csv = [
     'unit,code,block,row,column,arm',
@@ -151,8 +149,9 @@ export function MapView() {
       <TrialPages id={trial.id} />
       <MapPicture
         units={units}
-        widthM={trial.unitWidthM}
-        depthM={trial.unitDepthM}
+        size={size}
+        places={places}
+        onMove={move}
         arms={key ? names : undefined}
         odd={new Set(trial.odd.map((o) => o.unit))}
       />
@@ -185,4 +184,11 @@ export function MapView() {
       </MarginNotes>
     </Sheet>
   );
+}
+
+/** Where every unit stands, to scale, with labels to print that give no arm away. */
+export function MapView() {
+  const { trial, units, isLoading } = useTrial();
+  if (isLoading) return <Loading what="the map" />;
+  return trial ? <TrialMap trial={trial} units={units} /> : <NoTrial />;
 }

@@ -8,6 +8,7 @@ import {
   mmPerMinute,
   peek,
   printDay,
+  type ArmReading,
   type OutcomeReading,
   type Permuted,
   type Timed,
@@ -22,6 +23,15 @@ import { stateOf } from './useTrial';
 interface Found {
   readonly reading: OutcomeReading;
   readonly permuted: Permuted | undefined;
+}
+
+/** How much more an arm has than the control; a bound where times were not over. */
+function differenceText(arm: ArmReading, control: ArmReading | undefined): string {
+  const difference = arm.mean - (control?.mean ?? Number.NaN);
+  if (Number.isNaN(difference)) return '–';
+  if (arm.atLeast && control?.atLeast) return 'not known';
+  const bound = arm.atLeast ? '≥ ' : control?.atLeast ? '≤ ' : '';
+  return `${bound}${formatTrimmed(difference, 3)}`;
 }
 
 /** Means, differences and how likely they are chance. */
@@ -60,14 +70,14 @@ export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outco
               <tr key={a.arm}>
                 <th scope="row">{trial.arms[a.arm]?.name}</th>
                 <td className="num">{a.values.length}</td>
-                <td className="num">{Number.isNaN(a.mean) ? '–' : formatTrimmed(a.mean, 4)}</td>
+                <td className="num">
+                  {Number.isNaN(a.mean) ? '–' : `${a.atLeast ? '≥ ' : ''}${formatTrimmed(a.mean, 4)}`}
+                </td>
                 <td className="num">
                   {a.interval ? `${formatTrimmed(a.interval.low, 3)} to ${formatTrimmed(a.interval.high, 3)}` : '–'}
                 </td>
                 <td className="num">
-                  {a.arm === trial.control
-                    ? 'the control'
-                    : formatTrimmed(a.mean - (reading.arms[trial.control]?.mean ?? 0), 3)}
+                  {a.arm === trial.control ? 'the control' : differenceText(a, reading.arms[trial.control])}
                 </td>
                 <td className="num">{against ? formatTrimmed(against.p, 2) : '–'}</td>
               </tr>
@@ -155,9 +165,9 @@ export function HowJudged({ outcome, found: { reading, permuted } }: { outcome: 
   return (
     <p className="text-sm text-faint">
       {permuted
-        ? `p by ${permuted.exact ? 'all' : ''} ${permuted.arrangements} arrangements that chance could have made, each with its own error, the largest difference counting (max-T)${outcome.kind === 'score' ? ', on ranks' : ''}. `
+        ? `p by ${permuted.exact ? 'all' : ''} ${permuted.arrangements} arrangements that chance could have made, each with its own error, the largest difference counting (max-T)${outcome.kind === 'score' ? ', on ranks' : reading.arms.some((a) => a.atLeast) ? ', on log-rank scores' : ''}. `
         : 'With one of each there is nothing to set a difference against. '}
-      {anova?.f !== undefined && anova.p !== undefined
+      {!reading.arms.some((a) => a.atLeast) && anova?.f !== undefined && anova.p !== undefined
         ? `Analysis of variance: F ${formatTrimmed(anova.f, 4)} on ${anova.arms.df} and ${anova.error.df}, p ${formatTrimmed(anova.p, 2)}; spread of like units ${formatTrimmed((anova.cv ?? 0) * 100, 2)} %.`
         : ''}
     </p>

@@ -12,6 +12,7 @@ import { DotsPicture } from './DotsPicture';
 import { GardensPart } from './GardensPart';
 import { HarvestPart } from './HarvestPart';
 import { ArmsTable, HowJudged, PeekPart, TimedPart } from './ReadParts';
+import { JarsPart } from './JarsPart';
 import { studyOf } from './studyOf';
 import { OutcomeChoice } from './OutcomeChoice';
 import { NoTrial, TrialPages } from './TrialPages';
@@ -32,7 +33,14 @@ function Reading({
   const [summary, setSummary] = useState<CourseSummary>('last');
   const [withOdd, setWithOdd] = useState(true);
   const { keep, saving } = useKeep('study');
-  const { all, plan, present, reading, task, values } = useReading(trial, units, sheets, outcome, summary, withOdd);
+  const { all, plan, present, reading, task, values, notOver } = useReading(
+    trial,
+    units,
+    sheets,
+    outcome,
+    summary,
+    withOdd,
+  );
   const permuted = task.result;
   if (all.length === 0) return <Empty>Nothing of {outcome.name} is measured yet.</Empty>;
   const days = new Set(all.map((r) => r.on)).size;
@@ -83,16 +91,26 @@ function Reading({
         names={trial.arms.map((a) => a.name)}
         control={trial.control}
         unit={summary === 'slope' ? `${outcome.unit} a day` : outcome.unit}
+        notOver={notOver}
       />
       <ArmsTable trial={trial} outcome={outcome} found={{ reading, permuted }} />
       <HowJudged outcome={outcome} found={{ reading, permuted }} />
       {outcome.kind === 'timed' && <TimedPart trial={trial} outcome={outcome} units={present} readings={all} />}
+      {trial.jars && outcome.key === trial.decides && (
+        <JarsPart trial={trial} jars={trial.jars} units={present} readings={all} />
+      )}
       {outcome.kind === 'harvest' && (
         <HarvestPart outcome={outcome} readings={all} units={present} names={trial.arms.map((a) => a.name)} />
       )}
       <PeekPart trial={trial} days={days} p={p} />
       {outcome.key === trial.decides && <ChainPart trial={trial} />}
-      <GardensPart trial={trial} outcome={outcome} units={units} values={values} />
+      <GardensPart
+        trial={trial}
+        outcome={outcome}
+        units={units}
+        // What was not over makes no difference between two units.
+        values={new Map([...values].filter(([unit]) => !notOver.has(unit)))}
+      />
       {outcome.key === trial.decides && <DecidePart trial={trial} outcome={outcome} reading={reading} />}
       <p className="no-print flex flex-wrap items-center gap-3">
         <span className="text-faint">As a study of the claims:</span>

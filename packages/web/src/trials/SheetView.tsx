@@ -5,12 +5,15 @@ import { today } from '../app/today';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { saveText } from '../ui/saveFile';
+import { TakeOverSheet } from '../ui/TakeOverSheet';
 import { Loading, Remark, Sheet } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 import { useScale } from '../ui/useScale';
+import { keptSheet, readingsCsv, readReadingsCsv } from './readingsCsv';
 import { pasted, readValue, valueText } from './sheetText';
 import { OutcomeChoice } from './OutcomeChoice';
 import { NoTrial, TrialPages } from './TrialPages';
+import { UnitPhotos } from './UnitPhotos';
 import { readingsOf, useTrial } from './useTrial';
 
 type Typed = Readonly<Record<number, string>>;
@@ -29,7 +32,7 @@ function Grid({
   units: readonly TrialUnit[];
   sheets: readonly TrialSheetRecord[];
 }) {
-  const kept = sheets.find((s) => s.outcome === outcome.key && s.on === on);
+  const kept = keptSheet(sheets, { outcome: outcome.key, on });
   const saved = useMemo(
     (): Typed => Object.fromEntries((kept?.values ?? []).map((v) => [v.unit, valueText(v)])),
     [kept],
@@ -136,26 +139,24 @@ export function SheetView() {
     trial.outcomes[0];
   const read = parseDay(day);
   const days = [...new Set(sheets.filter((s) => s.outcome === outcome?.key).map((s) => s.on))].sort();
-  const save = (): void => {
-    const rows = readingsOf(sheets).map((r) => {
-      const u = units.find((x) => x.number === r.unit);
-      return [
-        r.on,
-        trial.outcomes.find((o) => o.key === r.measure)?.name ?? r.measure,
-        r.unit,
-        u?.code ?? '',
-        valueText(r),
-      ].join(',');
-    });
-    saveText('trial-readings.csv', ['day,outcome,unit,code,value', ...rows].join('\n'), 'text/csv');
-  };
   return (
     <Sheet
       title={trial.name}
       question={trial.question}
       actions={
         <>
-          <button type="button" className="action" onClick={save}>
+          <TakeOverSheet
+            kind="sheet"
+            what="sheets"
+            label="A spreadsheet of readings, as CSV"
+            read={(text) => readReadingsCsv(text, trial, units, sheets)}
+            existingOf={(input) => keptSheet(sheets, input)}
+          />
+          <button
+            type="button"
+            className="action"
+            onClick={() => saveText('trial-readings.csv', readingsCsv(trial, units, sheets), 'text/csv')}
+          >
             Readings as CSV
           </button>
           <PrintButton />
@@ -191,7 +192,7 @@ export function SheetView() {
       ) : (
         outcome && (
           <Grid
-            key={`${outcome.key} ${read.value} ${sheets.find((s) => s.outcome === outcome.key && s.on === read.value)?.version ?? 0}`}
+            key={`${outcome.key} ${read.value} ${keptSheet(sheets, { outcome: outcome.key, on: read.value })?.version ?? 0}`}
             trial={trial}
             outcome={outcome}
             on={read.value}
@@ -200,6 +201,7 @@ export function SheetView() {
           />
         )
       )}
+      <UnitPhotos trial={trial} units={units} />
       <MarginNotes>
         <MarginNote title="Down the column">
           <p>

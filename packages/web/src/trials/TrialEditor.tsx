@@ -1,11 +1,11 @@
-import { Fragment, useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Fragment, useMemo, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 import { useWatch } from 'react-hook-form';
 import { inputOf, TrialInput, type TrialRecord } from '@wheat-ledger/contract';
 import { formatTrimmed, printDay, trialDoubts } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { today } from '../app/today';
-import { usePlot, useShelf } from '../app/workspace';
+import { usePlot } from '../app/workspace';
 import { Term } from '../glossary/Term';
 import { EditForm, FormPart } from '../ui/EditForm';
 import { DayField, LongField, SelectField, TextField } from '../ui/Field';
@@ -19,8 +19,8 @@ import { ArmsMatched } from './ArmsMatched';
 import { groundOf } from './groundOf';
 import { PowerPart } from './PowerPart';
 import { NoTrial, TrialPages } from './TrialPages';
-import { ArmRows, Layouts, OutcomeRows } from './TrialRows';
-import { blankTrial, readTrial, trialOfClaim, trialText, type TrialText } from './trialText';
+import { ArmRows, JarFields, Layouts, OutcomeRows } from './TrialRows';
+import { blankTrial, readTrial, type KeptOfTrial, trialText, type TrialText } from './trialText';
 import { useArms } from './useArms';
 import { useEarlierSpread } from './useEarlierSpread';
 import { planOf, useTrial } from './useTrial';
@@ -55,15 +55,23 @@ function Begin({ record, hard }: { record: TrialRecord; hard: number }) {
   );
 }
 
-/** What of a trial is not typed. */
-const keptOf = (record: TrialRecord | undefined): Pick<TrialInput, 'startedOn' | 'odd' | 'gardens' | 'follows'> => ({
+const keptOf = (record: TrialRecord | undefined): KeptOfTrial => ({
   odd: record?.odd ?? [],
   ...(record?.startedOn ? { startedOn: record.startedOn } : {}),
   ...(record?.gardens ? { gardens: record.gardens } : {}),
   ...(record?.follows ? { follows: record.follows } : {}),
+  ...(record?.blockPlaces ? { blockPlaces: record.blockPlaces } : {}),
 });
 
-function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; start?: TrialText; draft?: string }) {
+interface TrialFormProps {
+  readonly record?: TrialRecord;
+  readonly start?: TrialText;
+  readonly draft?: string;
+  /** What stands above the form. */
+  readonly children?: ReactNode;
+}
+/** The plan of a trial, with what speaks against it and what it could see. */
+export function TrialForm({ record, start, draft = 'new', children }: TrialFormProps) {
   const navigate = useNavigate();
   const takeOut = useTakeOut('trial', '/trials');
   const { plots } = usePlot();
@@ -100,6 +108,7 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
   return (
     <Sheet title={record ? record.name : 'A new trial'} question="One question, a real control, and enough of each.">
       {record && <TrialPages id={record.id} />}
+      {children}
       <EditForm<'trial', TrialText>
         {...edit}
         describe={(newer) => (
@@ -161,6 +170,7 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
         <ArmRows />
         <OutcomeRows />
         <Layouts />
+        <JarFields />
         <LongField name="note" label="Note" />
       </EditForm>
       <section className="mt-5 flex flex-col gap-3" data-testid="doubts">
@@ -197,22 +207,6 @@ function TrialForm({ record, start, draft = 'new' }: { record?: TrialRecord; sta
       </MarginNotes>
     </Sheet>
   );
-}
-
-export function NewTrial() {
-  const { plot } = usePlot();
-  const [seed] = useState(() => 1 + Math.floor(Math.random() * 1e6));
-  const [search] = useSearchParams();
-  const { records: claims, isLoading } = useRecords('claim');
-  const claim = claims.find((c) => c.id === search.get('claim'));
-  const { shelf, isLoading: shelfLoading } = useShelf();
-  const bag = shelf.find((s) => s.record.id === claim?.productId)?.product.name ?? 'What is claimed';
-  const start = useMemo(
-    () => (claim ? trialOfClaim(seed, claim, bag, plot?.id) : blankTrial(seed, plot?.id)),
-    [seed, plot?.id, claim, bag],
-  );
-  if (search.has('claim') && (isLoading || shelfLoading)) return <Loading what="the claim" />;
-  return <TrialForm start={start} draft={claim ? `claim.${claim.id}` : 'new'} />;
 }
 
 export function EditTrial() {

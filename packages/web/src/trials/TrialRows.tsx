@@ -5,12 +5,15 @@ import {
   HELD_WORDS,
   LAYOUT_WORDS,
   LAYOUTS,
+  MEDIA,
+  MEDIUM_NAMES,
   OUTCOME_KINDS,
   OUTCOME_WORDS,
   STUDY_CONTROLS,
   type StudyControl,
 } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
+import { useShelf } from '../app/workspace';
 import { FormPart } from '../ui/EditForm';
 import { SelectField, TextField } from '../ui/Field';
 import { blankArm, blankOutcome, nextKey, type TrialText } from './trialText';
@@ -27,6 +30,9 @@ export function ArmRows() {
   const { control } = useFormContext<TrialText>();
   const { fields, append, remove } = useFieldArray({ control, name: 'arms' });
   const { records: programmes } = useRecords('programme');
+  const { shelf } = useShelf();
+  const applied = useWatch<TrialText, 'jars.applied'>({ name: 'jars.applied' });
+  const bags = [{ value: '', text: 'no bag' }, ...shelf.map((s) => ({ value: s.record.id, text: s.product.name }))];
   const options = [{ value: '', text: 'no programme' }, ...programmes.map((p) => ({ value: p.id, text: p.name }))];
   return (
     <FormPart title="What is set side by side" hint="the control first; what each brings of nitrogen, kg/ha">
@@ -65,6 +71,15 @@ export function ArmRows() {
                 className="w-48"
               />
             )}
+            {applied.trim() !== '' && (
+              <SelectField
+                name={`arms.${i}.productId`}
+                label={`Arm ${i + 1}, bag`}
+                bare
+                options={bags}
+                className="w-48"
+              />
+            )}
             <button type="button" className="cursor-pointer p-2" onClick={() => remove(i)}>
               <Trash2 size={15} aria-hidden="true" />
               <span className="sr-only">Take arm {i + 1} out</span>
@@ -85,7 +100,10 @@ export function OutcomeRows() {
   const { fields, append, remove } = useFieldArray({ control, name: 'outcomes' });
   const outcomes = useWatch<TrialText, 'outcomes'>({ name: 'outcomes' });
   return (
-    <FormPart title="What is measured" hint="one of it decides; the others are exploration">
+    <FormPart
+      title="What is measured"
+      hint="one of it decides; the others are exploration; of several species in a unit a row for each"
+    >
       <ul className="flex flex-col gap-2">
         {fields.map((field, i) => (
           <li key={field.id} className="flex flex-wrap items-start gap-2" data-testid="outcome">
@@ -217,5 +235,32 @@ export function Layouts() {
         </label>
       </div>
     </FormPart>
+  );
+}
+
+/** Where the units are jars: what is held, and how much nitrogen is in each. */
+export function JarFields() {
+  const applied = useWatch<TrialText, 'jars.applied'>({ name: 'jars.applied' });
+  return (
+    <details open={applied.trim() !== ''}>
+      <summary className="cursor-pointer text-lg">These are jars that say how fast nitrogen comes free</summary>
+      <p className="mb-2 text-sm text-faint">
+        The same nitrogen in every jar but the control’s. Sample mineral N in weeks 1, 2, 4, 6 and 8.
+      </p>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
+        <TextField
+          name="jars.applied"
+          label="N applied, in the unit of what decides"
+          inputMode="decimal"
+          placeholder="200"
+        />
+        <TextField name="jars.temperatureC" label="Kept at, °C" inputMode="decimal" />
+        <SelectField
+          name="jars.medium"
+          label="In"
+          options={MEDIA.map((value) => ({ value, text: MEDIUM_NAMES[value] }))}
+        />
+      </div>
+    </details>
   );
 }

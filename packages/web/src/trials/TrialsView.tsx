@@ -91,6 +91,11 @@ export function TrialsView() {
       question="What does it really do, here, side by side?"
       actions={
         <>
+          {records.length > 1 && (
+            <Link to="/trials/compare" className="action">
+              Side by side
+            </Link>
+          )}
           <OpenProtocol />
           <Link to="/trials/new" className="action main">
             <Plus size={17} aria-hidden="true" />A new trial

@@ -5,7 +5,9 @@ import { printDay, type OutcomeReading, type TrialOutcome } from '@wheat-ledger/
 export function studyOf(trial: TrialInput, outcome: TrialOutcome, reading: OutcomeReading, arm: number): StudyInput {
   const [treated, control] = [reading.arms[arm], reading.arms[trial.control]];
   const ms = reading.anova?.error.ms;
-  const judged = treated && control && ms !== undefined && ms > 0 && (reading.anova?.error.df ?? 0) > 0;
+  // Times that were not over have no mean that a study could keep.
+  const known = treated && control && !treated.atLeast && !control.atLeast;
+  const judged = known && ms !== undefined && ms > 0 && (reading.anova?.error.df ?? 0) > 0;
   const sd = judged ? Math.sqrt(ms) : 0;
   return {
     title: `${trial.name}: ${trial.arms[arm]?.name ?? ''}, ${outcome.name}`.slice(0, 500),

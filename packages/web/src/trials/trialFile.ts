@@ -28,7 +28,7 @@ function parsed(text: string, format: string, what: string): Readonly<Record<str
 /** A trial as a protocol file for neighbours: the same question and arms, two blocks, and a seed that each draws anew. */
 export function protocolFile(trial: TrialRecord): string {
   // What is of this ledger alone stays here, and so does who stands where.
-  const HERE = ['plotId', 'claimId', 'startedOn', 'gardens', 'follows', 'seed'];
+  const HERE = ['plotId', 'claimId', 'startedOn', 'gardens', 'follows', 'seed', 'blockPlaces'];
   const kept = Object.fromEntries(Object.entries(inputOf(trial)).filter(([key]) => !HERE.includes(key)));
   return JSON.stringify(
     { format: PROTOCOL, trial: { ...kept, layout: 'blocks', replicates: NEIGHBOUR_BLOCKS, odd: [] } },

@@ -8,7 +8,7 @@ import {
   type TrialInput,
   type TrialOutcomeInput,
 } from '@wheat-ledger/contract';
-import { HELD_EQUAL, printDay, typedNumber, type HeldEqual } from '@wheat-ledger/core';
+import { HELD_EQUAL, printDay, typedNumber, type HeldEqual, type Medium } from '@wheat-ledger/core';
 
 export interface ArmText {
   name: string;
@@ -18,6 +18,7 @@ export interface ArmText {
   cost: string;
   ease: string;
   programmeId: string;
+  productId: string;
 }
 export interface OutcomeText {
   key: string;
@@ -51,6 +52,8 @@ export interface TrialText {
   width: string;
   depth: string;
   held: Record<HeldEqual, boolean>;
+  /** Jars that say how fast nitrogen comes free; blank where nothing is applied. */
+  jars: { applied: string; temperatureC: string; medium: string };
   shaded: boolean;
   usedLastYear: boolean;
   asksNutrients: boolean;
@@ -64,6 +67,7 @@ export const blankArm = (name = '', what = ''): ArmText => ({
   cost: '',
   ease: '',
   programmeId: '',
+  productId: '',
 });
 /** A key that none of some outcomes has. */
 export const nextKey = (outcomes: readonly { readonly key: string }[]): string => {
@@ -103,6 +107,7 @@ export const blankTrial = (seed: number, plotId = ''): TrialText => ({
   width: '0.5 m',
   depth: '0.5 m',
   held: { water: true, soil: true, pot: true, plants: true, start: true },
+  jars: { applied: '', temperatureC: '25', medium: 'mineralSoil' },
   shaded: false,
   usedLastYear: false,
   asksNutrients: false,
@@ -146,6 +151,7 @@ export const trialText = (t: TrialInput): TrialText => ({
     cost: typedNumber(a.cost),
     ease: typedNumber(a.ease),
     programmeId: a.programmeId ?? '',
+    productId: a.productId ?? '',
   })),
   control: String(t.control),
   controlIs: t.controlIs,
@@ -158,17 +164,29 @@ export const trialText = (t: TrialInput): TrialText => ({
   width: `${typedNumber(t.unitWidthM)} m`,
   depth: `${typedNumber(t.unitDepthM)} m`,
   held: Object.fromEntries(HELD_EQUAL.map((h) => [h, t.heldEqual.includes(h)])) as Record<HeldEqual, boolean>,
+  jars: {
+    applied: typedNumber(t.jars?.applied),
+    temperatureC: typedNumber(t.jars?.temperatureC ?? 25),
+    medium: t.jars?.medium ?? 'mineralSoil',
+  },
   shaded: t.shaded,
   usedLastYear: t.usedLastYear,
   asksNutrients: t.asksNutrients,
   note: t.note,
 });
 
-/** Reads a typed trial. @param kept what is not typed: the day it began, and what happened to units */
-export function readTrial(
-  text: TrialText,
-  kept: Pick<TrialInput, 'startedOn' | 'odd' | 'gardens' | 'follows'> = { odd: [] },
-): ReadText & { readonly plain: TrialInput } {
+/** Places of blocks stand as long as there are as many. */
+const placesThatFit = (
+  { layout, replicates }: Pick<TrialText, 'layout' | 'replicates'>,
+  { blockPlaces }: KeptOfTrial,
+): TrialInput['blockPlaces'] =>
+  String(blockPlaces?.length) === (layout === 'blocks' ? replicates.trim() : '1') ? blockPlaces : undefined;
+
+/** What of a trial is not typed: the day it began, what happened to units, where blocks stand. */
+export type KeptOfTrial = Pick<TrialInput, 'startedOn' | 'odd' | 'gardens' | 'follows' | 'blockPlaces'>;
+
+/** Reads a typed trial. */
+export function readTrial(text: TrialText, kept: KeptOfTrial = { odd: [] }): ReadText & { readonly plain: TrialInput } {
   const read = new Reader();
   const number = (path: string, typed: string): number => read.number(path, typed.replace(/\s*%$/, '')) ?? 0;
   const maybe = (path: string, typed: string): number | undefined => whenTyped(typed, () => read.number(path, typed));
@@ -191,6 +209,7 @@ export function readTrial(
       what: a.what.trim(),
       ...given('nitrogenKgPerHa', maybe(`arms.${i}.nitrogen`, a.nitrogen)),
       ...given('programmeId', a.programmeId || undefined),
+      ...given('productId', a.productId || undefined),
       ...given('cost', maybe(`arms.${i}.cost`, a.cost)),
       ...given('ease', maybe(`arms.${i}.ease`, a.ease)),
     })),
@@ -213,6 +232,14 @@ export function readTrial(
     unitWidthM: read.canonical('unitWidthM', text.width, 'length', 'm') ?? 0,
     unitDepthM: read.canonical('unitDepthM', text.depth, 'length', 'm') ?? 0,
     heldEqual: HELD_EQUAL.filter((h) => text.held[h]),
+    ...given(
+      'jars',
+      whenTyped(text.jars.applied, () => ({
+        applied: number('jars.applied', text.jars.applied),
+        temperatureC: number('jars.temperatureC', text.jars.temperatureC),
+        medium: text.jars.medium as Medium,
+      })),
+    ),
     shaded: text.shaded,
     usedLastYear: text.usedLastYear,
     asksNutrients: text.asksNutrients,
@@ -220,6 +247,7 @@ export function readTrial(
     odd: kept.odd,
     ...given('gardens', kept.gardens),
     ...given('follows', kept.follows),
+    ...given('blockPlaces', placesThatFit(text, kept)),
     note: text.note.trim(),
   };
   return {

@@ -1,8 +1,6 @@
 import { useMemo } from 'react';
-import { readOutcome } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
-import { planOf, readingsOf, unitsOf } from './useTrial';
-import { valuesOf } from './valuesOf';
+import { keptReading } from './keptReading';
 
 /** How far like units lay apart in earlier trials of the grower's own, for an outcome of a name, per cent of the mean; the newest first. */
 export function useEarlierSpread(
@@ -19,12 +17,7 @@ export function useEarlierSpread(
       .sort((a, b) => b.until.localeCompare(a.until))
       .flatMap((t) => {
         const found = t.outcomes.find((o) => o.name.trim().toLowerCase() === wanted);
-        const own = readingsOf(sheets.filter((s) => s.trialId === t.id && s.outcome === found?.key));
-        if (!found || own.length === 0) return [];
-        const units = unitsOf(t);
-        const lost = new Set(t.odd.filter((o) => o.state === 'lost').map((o) => o.unit));
-        const values = valuesOf(t, found, units, own, lost, 'last');
-        const cv = readOutcome(planOf(t), units, (u) => values.get(u.number) ?? Number.NaN).anova?.cv;
+        const cv = keptReading(t, found, sheets)?.anova?.cv;
         return cv === undefined ? [] : [{ name: t.name, cvPercent: cv * 100 }];
       });
   }, [trials, sheets, outcome, except]);

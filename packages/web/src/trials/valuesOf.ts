@@ -16,3 +16,9 @@ export const valuesOf = (
       return [u.number, left.has(u.number) ? Number.NaN : valueOf(outcome, own, summary, until)];
     }),
   );
+
+/** Units whose last time was not over when watching stopped. */
+export function notOverOf(readings: readonly TrialReading[]): ReadonlySet<number> {
+  const last = new Map([...readings].sort((a, b) => a.on.localeCompare(b.on)).map((r) => [r.unit, r.notOver === true]));
+  return new Set([...last].flatMap(([unit, open]) => (open ? [unit] : [])));
+}

@@ -12,8 +12,17 @@ const contentOf = (attachment: AttachmentRecord): string => dataAt(`attachments/
 const megabytes = (bytes: number): string =>
   bytes < 1e5 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
-/** The bag or the log entry that files are of. */
-export type Owner = { readonly productId: string } | { readonly entryId: string };
+/** The bag, the log entry or the trial that files are of. */
+export type Owner =
+  { readonly productId: string } | { readonly entryId: string } | { readonly trialId: string; readonly unit?: number };
+
+/** What the files of an owner are asked for by. */
+const askedBy = (owner: Owner): Readonly<Record<string, string>> =>
+  'productId' in owner
+    ? { product: owner.productId }
+    : 'entryId' in owner
+      ? { entry: owner.entryId }
+      : { trial: owner.trialId };
 
 interface AttachmentsProps {
   /** Missing while it is not saved yet. */
@@ -22,12 +31,13 @@ interface AttachmentsProps {
   readonly hint: string;
   /** What is said while there is nothing to attach to. */
   readonly unsaved?: string;
+  /** What stands before the name of a file. */
+  readonly captionOf?: (attachment: AttachmentRecord) => string;
 }
 /** Photos and PDFs of something. */
-export function Attachments({ owner, title, hint, unsaved = '' }: AttachmentsProps) {
+export function Attachments({ owner, title, hint, unsaved = '', captionOf = () => '' }: AttachmentsProps) {
   const fieldId = useId();
-  const of = owner && ('productId' in owner ? { product: owner.productId } : { entry: owner.entryId });
-  const { records: mine } = useRecords('attachment', of ? { of } : { skip: true });
+  const { records: mine } = useRecords('attachment', owner ? { of: askedBy(owner) } : { skip: true });
   const [keep, { isLoading: sending }] = useKeepContentMutation();
   const [save, { isLoading: saving }] = useSaveMutation();
   const [remove] = useRemoveMutation();
@@ -82,6 +92,7 @@ export function Attachments({ owner, title, hint, unsaved = '' }: AttachmentsPro
                 </a>
                 <span className="mt-1 flex items-start gap-1">
                   <span className="min-w-0 flex-1 break-words">
+                    {captionOf(a)}
                     {a.name} <span className="text-faint">{megabytes(a.bytes)}</span>
                   </span>
                   <button

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { FolderOpen } from 'lucide-react';
-import type { InputOf, RecordKind } from '@wheat-ledger/contract';
+import type { InputOf, Kept, RecordKind } from '@wheat-ledger/contract';
 import type { ReadSheet } from '../app/sheetRows';
 import { useTakeOver } from './useTakeOver';
 
@@ -13,12 +13,20 @@ interface TakeOverSheetProps<K extends RecordKind> {
   /** What the file is, for those who do not see the button. */
   readonly label: string;
   readonly read: (text: string) => ReadSheet<InputOf<K>>;
+  /** The record that one of it is the newer state of; new ones otherwise. */
+  readonly existingOf?: (input: InputOf<K>) => Kept | undefined;
 }
 /** Takes over a spreadsheet, after showing what was read of it. */
-export function TakeOverSheet<K extends RecordKind>({ kind, what, label, read: readText }: TakeOverSheetProps<K>) {
+export function TakeOverSheet<K extends RecordKind>({
+  kind,
+  what,
+  label,
+  read: readText,
+  existingOf,
+}: TakeOverSheetProps<K>) {
   const file = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<ReadSheet<InputOf<K>>>();
-  const { takeOver, say, isLoading } = useTakeOver(kind, what);
+  const { takeOver, say, isLoading } = useTakeOver(kind, what, existingOf);
   const open = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     try {

@@ -3,7 +3,7 @@ import { problemOf, useSaveMutation } from '../app/api';
 import { deskSlice } from '../app/slices';
 import { useAppDispatch } from '../app/store';
 
-/** Keeps a record that is no form: says it is done with an undo, or why it is not. */
+/** Keeps a record that is no form: says it is done with an undo, or why it is not. It gives back what was kept. */
 export function useKeep<K extends RecordKind>(kind: K) {
   const [save, { isLoading }] = useSaveMutation();
   const dispatch = useAppDispatch();
@@ -13,7 +13,7 @@ export function useKeep<K extends RecordKind>(kind: K) {
       input: InputOf<K>,
       existing: Pick<Kept, 'id' | 'version'> | undefined,
       words: string,
-    ): Promise<void> => {
+    ): Promise<Kept | undefined> => {
       const result = await save({ kind, input, ...(existing ? { existing } : {}) });
       dispatch(
         deskSlice.actions.noticed(
@@ -22,6 +22,7 @@ export function useKeep<K extends RecordKind>(kind: K) {
             : { text: words, recordId: result.data.id },
         ),
       );
+      return result.data;
     },
   };
 }

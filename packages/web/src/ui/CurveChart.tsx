@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatNumber, type Calibration } from '@wheat-ledger/core';
-import { EDGE } from '../ui/weekAxes';
+import { EDGE } from './weekAxes';
 
 const STEPS = 60;
 

@@ -1,0 +1,44 @@
+import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
+import { tQuantile, type TrialOutcome } from '@wheat-ledger/core';
+import { keptReading } from './keptReading';
+
+/** What one arm did against the control in what decides, per cent of the control. */
+export interface Gain {
+  readonly arm: string;
+  readonly percent: number;
+  /** 95 % of the difference by the error of the trial; undefined where there is nothing to judge by. */
+  readonly interval: { readonly low: number; readonly high: number } | undefined;
+  readonly units: number;
+}
+export interface TrialGains {
+  readonly trial: TrialRecord;
+  readonly outcome: TrialOutcome | undefined;
+  readonly gains: readonly Gain[];
+}
+
+/** What every arm of a trial did against its control; none where nothing is measured, where a time was not over, or where the control is 0. */
+export function gainsOf(trial: TrialRecord, sheets: readonly TrialSheetRecord[]): TrialGains {
+  const outcome = trial.outcomes.find((o) => o.key === trial.decides);
+  const reading = keptReading(trial, outcome, sheets);
+  const control = reading?.arms[trial.control];
+  if (!reading || !control || control.atLeast || !(Math.abs(control.mean) > 0)) return { trial, outcome, gains: [] };
+  const error = reading.anova?.error;
+  const gains = reading.arms.flatMap((a): Gain[] => {
+    if (a.arm === trial.control || a.atLeast || Number.isNaN(a.mean)) return [];
+    const percent = ((a.mean - control.mean) / control.mean) * 100;
+    const half =
+      error && error.df > 0
+        ? tQuantile(0.975, error.df) * Math.sqrt(error.ms * (1 / a.values.length + 1 / control.values.length))
+        : undefined;
+    const halfPercent = half === undefined ? undefined : Math.abs(half / control.mean) * 100;
+    return [
+      {
+        arm: trial.arms[a.arm]?.name ?? '',
+        percent,
+        interval: halfPercent === undefined ? undefined : { low: percent - halfPercent, high: percent + halfPercent },
+        units: a.values.length,
+      },
+    ];
+  });
+  return { trial, outcome, gains };
+}
