@@ -2,6 +2,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
+import { inputOf, type TrialRecord } from '@wheat-ledger/contract';
+import { layOut } from '@wheat-ledger/core';
 import { choose, clickButton, clickLink, expectText, fill, withLedger } from './harness';
 
 const at = withLedger();
@@ -226,40 +228,48 @@ test('jars from a template are sampled and feed Release; weeks that are missing 
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/trials/new`);
   await page.waitForSelector('[data-testid=arm]');
-  await page.select('main select', 'jars');
+  await choose(page, 'Begin from', 'Jars: how fast nitrogen comes free');
   await page.waitForFunction(() => location.search === '?from=jars');
   await fill(page, 'Name', 'Jars of feather meal');
   await fill(page, 'It is read on', '1 Dec 2026');
-  const bag = await page.evaluate(async () => {
-    const { items } = (await (await fetch('/api/v1/products?limit=500')).json()) as {
-      items: { id: string; name: string }[];
-    };
-    return items.find((p) => /feather|plume/i.test(p.name)) ?? items[0]!;
-  });
-  await choose(page, 'Arm 2, bag', bag.name);
+  const { items } = await at.ledger.api<{ items: readonly { name: string }[] }>('products?limit=500');
+  const bag = items.find((p) => /feather/i.test(p.name))?.name ?? items[0]!.name;
+  await choose(page, 'Arm 2, bag', bag);
   await clickButton(page, 'Save');
   await page.waitForFunction(() => /\/trials\/[0-9a-f-]{36}$/.test(location.pathname));
-  await page.evaluate(async () => {
-    const id = location.pathname.split('/')[2] ?? '';
-    const {
-      version,
-      id: _id,
-      ...trial
-    } = (await (await fetch(`/api/v1/trials/${id}`)).json()) as Record<string, unknown>;
-    const send = (path: string, method: string, body: object, match = ''): Promise<Response> =>
-      fetch(`/api/v1/${path}`, {
-        method,
-        headers: { 'Content-Type': 'application/json', ...(match ? { 'If-Match': match } : {}) },
-        body: JSON.stringify(body),
-      });
-    const kept = ['createdAt', 'updatedAt', 'workspace'];
-    const input = Object.fromEntries(Object.entries(trial).filter(([k]) => !kept.includes(k)));
-    const begun = await send(`trials/${id}`, 'PUT', { ...input, startedOn: '2026-09-01' }, `"${String(version)}"`);
-    if (!begun.ok) throw new Error(await begun.text());
-  });
-  await page.reload();
-  await clickLink(page, 'Measure');
-  await page.waitForSelector('[data-testid=grid] input');
+  const id = page.url().split('/').at(-1)!;
+  const kept = await at.ledger.api<TrialRecord>(`trials/${id}`);
+  const send = (path: string, method: string, body: object, match = '"0"'): Promise<object> =>
+    at.ledger.api(path, {
+      method,
+      headers: { 'Content-Type': 'application/json', 'If-Match': match },
+      body: JSON.stringify(body),
+    });
+  await send(`trials/${id}`, 'PUT', { ...inputOf(kept), startedOn: '2026-09-01' }, `"${kept.version}"`);
+  const units = layOut('random', 2, 3, kept.seed);
+  // 200 mg/kg applied, of which 60 % comes free by 0.05 a day, over soil that gives 10 and more each week.
+  for (const week of [1, 2, 4])
+    await send('trial-sheets', 'POST', {
+      trialId: id,
+      on: new Date(Date.UTC(2026, 8, 1 + 7 * week)).toISOString().slice(0, 10),
+      outcome: 'o1',
+      note: '',
+      values: units.map((u) => ({
+        unit: u.number,
+        value: 10 + week + (u.arm === 1 ? 120 * -Math.expm1(-0.05 * 7 * week) : 0),
+      })),
+    });
+  await page.goto(`${at.ledger.address}/trials/${id}/read`);
+  await expectText(
+    page,
+    '[data-testid=jar-arm]',
+    /60 % of the N applied comes free in the end, at 0\.05 a day at 25 °C/,
+  );
+  await expectText(page, '[data-testid=jar-arm]', /Nothing was sampled in week 6, 8: how much comes in the end rests/);
+  await clickButton(page, `Let Release follow ${bag} by it`);
+  await expectText(page, '[role=status].no-print', /Release follows .* by these jars now/);
+  await page.goto(`${at.ledger.address}/trials/compare`);
+  await expectText(page, '[data-testid=trials-compared]', /Nettle ferment on dahlias.*Same nitrogen/s);
   await page.close();
 });
 

@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { benchPooling } from './bench/claims.mjs';
 import { benchLabel, benchMix, benchPapers, benchRanking, benchRelease } from './bench/core.mjs';
-import { benchFirstRoute, benchReferences, benchTyping } from './bench/page.mjs';
+import { benchFirstRoute, benchGrid, benchReferences, benchTyping } from './bench/page.mjs';
 import { benchProgramme, benchWorth } from './bench/programme.mjs';
 import { benchRounds } from './bench/rounds.mjs';
 import { benchTrials } from './bench/trials.mjs';
@@ -53,6 +53,7 @@ async function main() {
     await benchFirstRoute(server);
     await benchTyping(server);
     await benchReferences(server);
+    await benchGrid(server);
   });
   await withServer(benchStages, true);
 }

@@ -120,3 +120,57 @@ export async function benchReferences(server) {
     rmSync(folder, { recursive: true, force: true });
   }
 }
+
+const UNITS = 500;
+/** The entry grid of a trial of 500 units that were measured six times before: a key in one field, to the picture. */
+export async function benchGrid(server) {
+  const send = async (path, body) =>
+    (
+      await fetch(`${server.address}/api/v1/${path}`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      })
+    ).json();
+  const day = (n) => `2026-0${n}-01`;
+  const trial = await send('trials', {
+    name: 'A large trial',
+    question: 'Does it grow taller?',
+    until: '2026-12-01',
+    wouldChangePercent: 10,
+    cvPercent: 12,
+    decides: 'o1',
+    layout: 'blocks',
+    replicates: UNITS / 10,
+    seed: 5,
+    arms: Array.from({ length: 10 }, (_, i) => ({ name: `Arm ${i}`, what: '' })),
+    control: 0,
+    controlIs: 'water',
+    outcomes: [{ key: 'o1', name: 'height', kind: 'number', unit: 'cm', better: 'more' }],
+    plantsPerUnit: 1,
+    unitWidthM: 0.5,
+    unitDepthM: 0.5,
+    heldEqual: [],
+    shaded: false,
+    usedLastYear: false,
+    asksNutrients: false,
+    startedOn: '2026-01-01',
+    odd: [],
+    note: '',
+  });
+  for (let n = 1; n <= 6; n++)
+    await send('trial-sheets', {
+      trialId: trial.id,
+      on: day(n),
+      outcome: 'o1',
+      note: '',
+      values: Array.from({ length: UNITS }, (_, i) => ({ unit: i + 1, value: 10 * n + (i % 7) })),
+    });
+  await withPage(server, async (page) => {
+    await page.goto(`${server.address}/trials/${trial.id}/sheet`);
+    const field = '[data-testid=grid] input[data-at="250"]';
+    await page.waitForSelector(field, { timeout: 60_000 });
+    const grid = await typing(page, field, '70.25');
+    row(`key to picture in an entry grid of ${UNITS} units`, ms(grid.middle), `worst ${ms(grid.worst)}; goal 100 ms`);
+  });
+}

@@ -3,7 +3,7 @@ import {
   areaOf,
   leaders,
   mmPerMinute,
-  oddOf,
+  oddOnes,
   slopeOf,
   valueOf,
   type TrialOutcome,
@@ -32,12 +32,16 @@ test('a course is told by its last value, its slope or its mean; harvests add up
 
 test('a tenfold slip is asked about, a step like the others’ is not, and of little nothing is said', () => {
   const all = [1, 2, 3, 4, 5].flatMap((u) => [read(u, '2026-05-01', 10 + u), read(u, '2026-05-11', 20 + u)]);
+  const day = all.filter((r) => r.on === '2026-05-11');
   const slip = read(1, '2026-05-11', 210);
-  expect(oddOf(slip, [...all.filter((r) => r.unit !== 1 || r.on !== slip.on), slip])!.why).toMatch(
-    /11 before.*about 10/,
-  );
-  expect(oddOf(all[1]!, all)).toBeUndefined();
-  expect(oddOf(slip, [slip])).toBeUndefined();
+  const found = oddOnes([slip, ...day.slice(1)], all);
+  expect(found.map((o) => o.reading)).toEqual([slip]);
+  expect(found[0]!.why).toMatch(/11 before.*about 10/);
+  expect(oddOnes(day, all)).toEqual([]);
+  expect(oddOnes([slip], all)).toEqual([]);
+  // Three others are enough, two are not.
+  expect(oddOnes([slip, ...day.slice(1, 4)], all)).toHaveLength(1);
+  expect(oddOnes([slip, ...day.slice(1, 3)], all)).toEqual([]);
 });
 
 test('the early leader is not always the last', () => {

@@ -92,31 +92,39 @@ export interface Odd {
 const LEAST_COURSE = 3;
 const FAR = 4;
 /**
- * Whether a value fits the others of its unit: against the median of the steps from day to day of all units. A tenfold slip of the pen stands out, a storm
- * that laid all units does not.
- * @param all readings of the measure, this one among them
+ * Values of one day that do not fit the course of their unit: each step from the value before is set against the median of the steps of all other units.
+ * A tenfold slip of the pen stands out, a storm that laid all units does not.
+ * @param day values of one measure on one day
+ * @param all readings there are; what is of another measure, or not from before, is passed over
  * @param unit what it is measured in, for the words
  */
-export function oddOf(reading: TrialReading, all: readonly TrialReading[], unit = ''): Odd | undefined {
-  const own = sorted(all.filter((r) => r.unit === reading.unit && r.measure === reading.measure && r.on < reading.on));
-  const before = own.at(-1);
-  const others = all.filter((r) => r.measure === reading.measure && r.on === reading.on && r.unit !== reading.unit);
-  if (!before || others.length < LEAST_COURSE) return undefined;
-  const steps = others.flatMap((r) => {
-    const last = sorted(all.filter((o) => o.unit === r.unit && o.measure === r.measure && o.on < r.on)).at(-1);
-    return last ? [r.value - last.value] : [];
+export function oddOnes(day: readonly TrialReading[], all: readonly TrialReading[], unit = ''): readonly Odd[] {
+  const [first] = day;
+  if (!first) return [];
+  const before = new Map<number, TrialReading>();
+  for (const r of all) {
+    const last = before.get(r.unit);
+    if (r.measure === first.measure && r.on < first.on && (!last || r.on > last.on)) before.set(r.unit, r);
+  }
+  const steps = day.flatMap((reading) => {
+    const last = before.get(reading.unit);
+    return last ? [{ reading, last: last.value, step: reading.value - last.value }] : [];
   });
-  if (steps.length < LEAST_COURSE) return undefined;
-  const middle = median(steps);
+  if (steps.length <= LEAST_COURSE) return [];
   const of = unit === '' ? '' : ` ${unit}`;
-  const spread = median(steps.map((s) => Math.abs(s - middle))) * 1.4826;
-  const step = reading.value - before.value;
-  const least = 0.1 * Math.max(Math.abs(before.value), Math.abs(middle));
-  if (Math.abs(step - middle) <= FAR * Math.max(spread, least)) return undefined;
-  return {
-    reading,
-    why: `it was ${before.value}${of} before, and the others changed by about ${Number(middle.toPrecision(3))}${of}`,
-  };
+  return steps.flatMap(({ reading, last, step }): readonly Odd[] => {
+    const others = steps.filter((s) => s.reading !== reading).map((s) => s.step);
+    const middle = median(others);
+    const spread = median(others.map((s) => Math.abs(s - middle))) * 1.4826;
+    const least = 0.1 * Math.max(Math.abs(last), Math.abs(middle));
+    if (Math.abs(step - middle) <= FAR * Math.max(spread, least)) return [];
+    return [
+      {
+        reading,
+        why: `it was ${last}${of} before, and the others changed by about ${Number(middle.toPrecision(3))}${of}`,
+      },
+    ];
+  });
 }
 export function median(values: readonly number[]): number {
   const all = [...values].sort((a, b) => a - b);

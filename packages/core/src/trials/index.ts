@@ -8,7 +8,7 @@ export {
   type OutcomeKind,
   mmPerMinute,
   type Odd,
-  oddOf,
+  oddOnes,
   slopeOf,
   SUMMARIES,
   type CourseSummary,
