@@ -101,6 +101,23 @@ export async function layBench(ledger: Ledger, names: readonly string[]): Promis
   });
 }
 
+/** What each page asked for and has not got. */
+const underWay = new WeakMap<Page, ReadonlySet<string>>();
+/** Where a page is, what it says and what it waits for: for who reads why a test failed. */
+export async function stateOf(page: Page): Promise<string> {
+  const words = await page
+    .evaluate(() => document.body.innerText.slice(0, 400))
+    .catch(() => 'nothing can be asked of it');
+  return `${page.url()} says “${words}” and waits for ${[...(underWay.get(page) ?? [])].join(', ') || 'nothing'}`;
+}
+/** What a selector finds, waited for; where it never comes, what the page shows instead is told. */
+export async function awaited(page: Page, selector: string): Promise<ElementHandle> {
+  const found = await page.waitForSelector(selector).catch(async () => {
+    throw new Error(`${selector} never came: ${await stateOf(page)}`);
+  });
+  return found as ElementHandle;
+}
+
 export interface Screen {
   readonly browser: Browser;
   readonly open: (size?: { width: number; height: number }) => Promise<Page>;
@@ -131,6 +148,11 @@ export async function openScreen(): Promise<Screen> {
       page.on('request', (r) => {
         if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`);
       });
+      const pending = new Set<string>();
+      underWay.set(page, pending);
+      page.on('request', (r) => pending.add(r.url()));
+      page.on('requestfinished', (r) => pending.delete(r.url()));
+      page.on('requestfailed', (r) => pending.delete(r.url()));
       page.on('console', (m) => {
         if (m.type() === 'error' && !/status of (4\d\d|5\d\d)|ERR_CONNECTION/.test(m.text()))
           troubles.push(`console: ${m.text()}`);
@@ -227,7 +249,7 @@ export async function expectText(page: Page, selector: string, pattern: RegExp):
     )
     .catch(async () => {
       throw new Error(
-        `${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(() => 'nothing, it is not there')}`,
+        `${selector} never matched ${String(pattern)}; it says: ${await page.$eval(selector, (e) => e.textContent).catch(async () => `nothing, it is not there: ${await stateOf(page)}`)}`,
       );
     });
   return page.$eval(selector, (e) => e.textContent ?? '');

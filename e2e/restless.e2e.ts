@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Page } from 'puppeteer-core';
-import { withLedger } from './harness';
+import { awaited, withLedger } from './harness';
 
 const at = withLedger();
 
@@ -128,7 +128,7 @@ test.each([
     });
     for (const [i, route] of routes.entries()) {
       await page.goto(`${at.ledger.address}${route}`);
-      await page.waitForSelector('main');
+      await awaited(page, 'main');
       const trail = [route];
       for (const [pick, typed] of steps.slice(i * ACTIONS, (i + 1) * ACTIONS)) {
         trail.push(await act(page, pick, typed));

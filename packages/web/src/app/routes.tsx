@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { LEDGER, pagesOf } from './ledger';
 import { Frame } from '../frame/Frame';
+import { Opening } from '../frame/Opening';
 import { NoSuchPage, RouteProblem } from '../frame/RouteProblem';
 
 /** Each stage is loaded when it is opened. */
@@ -10,7 +11,7 @@ export const router = createBrowserRouter(
       path: '/',
       Component: Frame,
       ErrorBoundary: RouteProblem,
-      HydrateFallback: () => null,
+      HydrateFallback: Opening,
       children: [
         { index: true, element: <Navigate to="/shelf" replace /> },
         {
