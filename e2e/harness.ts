@@ -10,7 +10,7 @@ const { args } = JSON.parse(readFileSync(join(ROOT, 'scripts/lib/chromium.json')
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync) ?? '';
 
 /** What a test waits for is whether it comes, not how soon: a busy machine must not fail it. */
-const PATIENCE = 40_000;
+const PATIENCE = 60_000;
 
 export interface Ledger {
   readonly address: string;

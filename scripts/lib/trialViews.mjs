@@ -27,6 +27,15 @@ export const TRIAL_VIEWS = [
   { name: 'trial-sheet', steps: [open('Gypsum', '/sheet'), there('[data-testid=grid]')] },
   { name: 'trial-read', steps: [open('Nettle', '/read'), read], viewport: { ...DESK, height: 1200 } },
   { name: 'trial-peek', steps: [open('Gypsum', '/read'), read], viewport: { ...DESK, height: 1300 } },
+  { name: 'trial-decide', steps: [open('Nettle', '/read'), read], viewport: { ...DESK, height: 1900 } },
+  { name: 'trials-compared', path: '/trials/compare', steps: [there('[data-testid=trials-compared]')] },
+  {
+    name: 'trial-template',
+    path: '/trials/new?from=jars',
+    steps: [there('[data-testid=arm]')],
+    viewport: { ...DESK, height: 1900 },
+  },
+  { name: 'phone-trial-map', steps: [open('Gypsum', '/map'), there('[data-testid=map]')], viewport: PHONE },
   { name: 'phone-trial-sheet', steps: [open('Gypsum', '/sheet'), there('[data-testid=grid]')], viewport: PHONE },
   { name: 'phone-trial-read', steps: [open('Nettle', '/read'), read], viewport: { ...PHONE, height: 1900 } },
   {

@@ -34,6 +34,7 @@ export {
   blockBoxes,
   blockOf,
   moved,
+  offPlot,
   overlapping,
   type Place,
   placesInRows,

@@ -1,5 +1,5 @@
 import { layOut } from './layout.js';
-import { blockBoxes, moved, overlapping, placesInRows, unitPlaces } from './places.js';
+import { blockBoxes, moved, offPlot, overlapping, placesInRows, unitPlaces } from './places.js';
 
 const size = { widthM: 0.5, depthM: 0.4 };
 const units = layOut('blocks', 3, 2, 5);
@@ -38,4 +38,11 @@ test('blocks that lie on each other are told, those that touch are not', () => {
   expect(overlapping(boxes(moved(rows, 1, { xM: 0, yM: -0.4 })))).toEqual([[0, 1]]);
   expect(overlapping(boxes(moved(rows, 1, { xM: 0, yM: -0.3 })))).toEqual([]);
   expect(overlapping(boxes(moved(rows, 1, { xM: 1.7, yM: -0.7 })))).toEqual([]);
+});
+
+test('a block that reaches beyond the plot is told; one that ends at its edge is not', () => {
+  const boxes = blockBoxes(units, size, rows);
+  expect(offPlot(boxes, { widthM: 1.7, depthM: 1.1 })).toEqual([]);
+  expect(offPlot(boxes, { widthM: 1.7, depthM: 1 })).toEqual([1]);
+  expect(offPlot(boxes, { widthM: 1.6, depthM: 2 })).toEqual([0, 1]);
 });

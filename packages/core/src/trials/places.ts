@@ -57,6 +57,10 @@ export function blockBoxes(units: readonly TrialUnit[], size: UnitSize, places: 
 }
 
 const HAIR = 1e-9;
+/** Blocks that reach beyond a plot, by their numbers from 0. @example offPlot(boxes, { widthM: 3, depthM: 2 }) // [1] */
+export const offPlot = (boxes: readonly Box[], plot: UnitSize): readonly number[] =>
+  boxes.flatMap((b, i) => (b.xM + b.widthM > plot.widthM + HAIR || b.yM + b.depthM > plot.depthM + HAIR ? [i] : []));
+
 /** Blocks that lie on each other, as pairs of their numbers from 0. @example overlapping([a, b]) // [] where they stand apart */
 export const overlapping = (boxes: readonly Box[]): readonly (readonly [number, number])[] =>
   boxes.flatMap((a, i) =>

@@ -52,7 +52,7 @@ function Holds({ holds, names }: { holds: Decision['holds']; names: readonly str
                     stroke="var(--line-strong)"
                   />
                   {(f.to - f.from) * STRIP > (names[f.arm] ?? '').length * 7 + 10 && (
-                    <text x={((f.from + f.to) / 2) * STRIP} y={17} textAnchor="middle" fontSize={12} fill="var(--pine)">
+                    <text x={f.from * STRIP + 6} y={17} fontSize={12} fill="var(--pine)">
                       {names[f.arm]}
                     </text>
                   )}

@@ -1,9 +1,11 @@
+import { useRef } from 'react';
 import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
 import {
   blockBoxes,
   blockOf,
   formatTrimmed,
   moved,
+  offPlot,
   overlapping,
   STEP_M,
   unitPlaces,
@@ -15,7 +17,7 @@ import {
 const WIDE = 700;
 /** The smaller side of a unit is drawn so large at most, pixels. */
 const CELL = 62;
-/** Room left and below, into which a block can be moved, m. */
+/** Ground drawn below the blocks, into which one can be moved, m; to the right there is as much as the page is wide. */
 const ROOM_M = 0.6;
 /** A press with Shift moves so many steps. */
 const STRIDE = 10;
@@ -76,10 +78,12 @@ interface BlockProps extends UnitsProps {
   readonly box: UnitSize;
   readonly at: ReadonlyMap<number, Place>;
   readonly wrong: boolean;
+  /** Pixels of the screen for one of the drawing: a narrow page draws it smaller. */
+  readonly shrunk: () => number;
   readonly onMove: (by: Place) => void;
 }
 /** A block that is dragged, or moved by the arrow keys. */
-function Block({ block, place, box, wrong, onMove, ...rest }: BlockProps) {
+function Block({ block, place, box, wrong, shrunk, onMove, ...rest }: BlockProps) {
   const { scale } = rest;
   const { setNodeRef, listeners, transform } = useDraggable({ id: block });
   return (
@@ -90,7 +94,7 @@ function Block({ block, place, box, wrong, onMove, ...rest }: BlockProps) {
       tabIndex={0}
       aria-label={`Block ${block + 1}, ${formatTrimmed(place.xM, 3)} m from the left and ${formatTrimmed(place.yM, 3)} m from the top; arrow keys move it`}
       className="cursor-move touch-none outline-offset-4"
-      transform={transform ? `translate(${transform.x} ${transform.y})` : undefined}
+      transform={transform ? `translate(${transform.x / shrunk()} ${transform.y / shrunk()})` : undefined}
       onKeyDown={(e) => {
         const arrow = ARROWS[e.key];
         if (!arrow) return;
@@ -123,11 +127,13 @@ function Block({ block, place, box, wrong, onMove, ...rest }: BlockProps) {
 }
 
 interface MapPictureProps extends Omit<UnitsProps, 'scale'> {
+  /** The plot, where it is a rectangle. */
+  readonly plot: UnitSize | undefined;
   readonly places: readonly Place[];
   readonly onMove: (places: readonly Place[]) => void;
 }
 /** A trial to scale; blocks are moved to where they really stand. */
-export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
+export function MapPicture({ places, plot, onMove, ...rest }: MapPictureProps) {
   const { units, size } = rest;
   const boxes = blockBoxes(units, size, places);
   const wrong = overlapping(boxes);
@@ -137,7 +143,13 @@ export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
     h: Math.max(...boxes.map((b) => b.yM + b.depthM)),
   };
   const scale = Math.min(WIDE / (wholeM.w + ROOM_M), CELL / Math.min(size.widthM, size.depthM));
-  const drawn = { w: (wholeM.w + ROOM_M) * scale, h: wholeM.h * scale };
+  const drawn = { w: WIDE, h: (wholeM.h + ROOM_M) * scale };
+  const ground = {
+    w: Math.min(drawn.w, (plot?.widthM ?? Infinity) * scale),
+    h: Math.min(drawn.h, (plot?.depthM ?? Infinity) * scale),
+  };
+  const svg = useRef<SVGSVGElement>(null);
+  const shrunk = (): number => (svg.current?.getBoundingClientRect().width ?? drawn.w + 36) / (drawn.w + 36);
   // A press alone is no drag.
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const move = (block: number, by: Place): void => {
@@ -148,15 +160,20 @@ export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
     <figure data-testid="map">
       <DndContext
         sensors={sensors}
-        onDragEnd={({ active, delta }) => move(Number(active.id), { xM: delta.x / scale, yM: delta.y / scale })}
+        onDragEnd={({ active, delta }) => {
+          const perM = scale * shrunk();
+          move(Number(active.id), { xM: delta.x / perM, yM: delta.y / perM });
+        }}
       >
         <svg
+          ref={svg}
           viewBox={`-28 -6 ${drawn.w + 36} ${drawn.h + 34}`}
           className="h-auto max-w-full"
           width={drawn.w + 36}
           height={drawn.h + 34}
           aria-label={`${units.length} units in ${boxes.length === 1 ? 'one block' : `${boxes.length} blocks`}`}
         >
+          <rect width={ground.w} height={ground.h} fill="var(--rule)" fillOpacity={0.35} data-testid="ground" />
           {boxes.map((box, block) => (
             <Block
               key={block}
@@ -167,6 +184,7 @@ export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
               box={box}
               at={at}
               scale={scale}
+              shrunk={shrunk}
               wrong={wrong.some((pair) => pair.includes(block))}
               onMove={(by) => move(block, by)}
             />
@@ -182,6 +200,13 @@ export function MapPicture({ places, onMove, ...rest }: MapPictureProps) {
         {formatTrimmed(size.widthM, 3)} × {formatTrimmed(size.depthM, 3)} m.
         <span className="no-print"> Drag a block to where it stands, or move it with the arrow keys (Shift: 1 m).</span>
       </figcaption>
+      {plot &&
+        offPlot(boxes, plot).map((block) => (
+          <p key={block} className="text-beet" role="alert">
+            Block {block + 1} reaches beyond the plot, which is {formatTrimmed(plot.widthM, 3)} ×{' '}
+            {formatTrimmed(plot.depthM, 3)} m.
+          </p>
+        ))}
       {wrong.map(([a, b]) => (
         <p key={`${a} ${b}`} className="text-beet" role="alert">
           Blocks {a + 1} and {b + 1} lie on each other.

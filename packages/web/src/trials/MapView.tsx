@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { inputOf, type TrialInput, type TrialRecord } from '@wheat-ledger/contract';
 import { parseNumber, type TrialUnit } from '@wheat-ledger/core';
+import { usePlot } from '../app/workspace';
 import { FormPart } from '../ui/EditForm';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
@@ -102,6 +103,9 @@ function OddUnits({
 function TrialMap({ trial, units }: { trial: TrialRecord; units: readonly TrialUnit[] }) {
   const { keep } = useKeep('trial');
   const { size, places, move } = useBlockPlaces(trial, units);
+  const { plots } = usePlot();
+  const shape = plots.find((p) => p.id === trial.plotId)?.shape;
+  const [across = 0, along = 0] = shape?.kind === 'rectangle' ? shape.lengthsM : [];
   const [key, setKey] = useState(false);
   const names = trial.arms.map((a) => a.name);
   const csv = [
@@ -151,6 +155,7 @@ function TrialMap({ trial, units }: { trial: TrialRecord; units: readonly TrialU
         units={units}
         size={size}
         places={places}
+        plot={across > 0 && along > 0 ? { widthM: across, depthM: along } : undefined}
         onMove={move}
         arms={key ? names : undefined}
         odd={new Set(trial.odd.map((o) => o.unit))}

@@ -16,6 +16,7 @@ function BeginFrom({ chosen }: { chosen: string }) {
       <span className="text-faint">Begin from</span>
       <select
         className="field min-w-0 flex-1"
+        aria-label="Begin from"
         value={chosen}
         onChange={(e) => void navigate(e.target.value === '' ? '/trials/new' : `/trials/new?from=${e.target.value}`)}
       >

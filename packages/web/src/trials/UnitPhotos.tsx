@@ -11,7 +11,12 @@ export function UnitPhotos({ trial, units }: { trial: TrialRecord; units: readon
     <section className="mt-6">
       <label className="no-print mb-2 block w-44">
         <span className="block text-sm text-faint">The next photo shows</span>
-        <select className="field" value={unit} onChange={(e) => setUnit(e.target.value)}>
+        <select
+          className="field"
+          aria-label="The next photo shows"
+          value={unit}
+          onChange={(e) => setUnit(e.target.value)}
+        >
           <option value="">the whole trial</option>
           {units.map((u) => (
             <option key={u.number} value={u.number}>
