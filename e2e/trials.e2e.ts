@@ -229,7 +229,9 @@ test('jars from a template are sampled and feed Release; weeks that are missing 
   await page.goto(`${at.ledger.address}/trials/new`);
   await page.waitForSelector('[data-testid=arm]');
   await choose(page, 'Begin from', 'Jars: how fast nitrogen comes free');
-  await page.waitForFunction(() => location.search === '?from=jars');
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll<HTMLInputElement>('[data-testid=arm] input')].some((i) => i.value === 'Soil alone'),
+  );
   await fill(page, 'Name', 'Jars of feather meal');
   await fill(page, 'It is read on', '1 Dec 2026');
   const { items } = await at.ledger.api<{ items: readonly { name: string }[] }>('products?limit=500');
