@@ -118,10 +118,11 @@ function judgedOf(units: readonly Placed[], outcome: number, layout: TrialLayout
 function sumUp({ values, present }: Judged, armAt: Int32Array, sums: Float64Array, counts: Int32Array): number {
   sums.fill(0);
   counts.fill(0);
-  for (const i of present) {
-    const arm = armAt[i] ?? 0;
-    sums[arm] = (sums[arm] ?? 0) + (values[i] ?? 0);
-    counts[arm] = (counts[arm] ?? 0) + 1;
+  for (let k = 0; k < present.length; k++) {
+    const i = present[k] as number;
+    const arm = armAt[i] as number;
+    sums[arm] = (sums[arm] as number) + (values[i] as number);
+    counts[arm] = (counts[arm] as number) + 1;
   }
   let between = 0;
   for (let a = 0; a < sums.length; a++) {
@@ -179,7 +180,8 @@ function* everyArrangement(start: Int32Array, groups: readonly (readonly number[
 /** Mixes the arms of some places in place (Fisher & Yates); from whatever order they stand in. */
 function shuffleWithin(armAt: Int32Array, places: readonly number[], draw: () => number): void {
   for (let i = places.length - 1; i > 0; i--) {
-    const [from, to] = [places[i] ?? 0, places[Math.floor(draw() * (i + 1))] ?? 0];
+    const from = places[i] as number;
+    const to = places[Math.floor(draw() * (i + 1))] as number;
     const arm = armAt[from] ?? 0;
     armAt[from] = armAt[to] ?? 0;
     armAt[to] = arm;
@@ -213,10 +215,9 @@ interface Counted {
 function count({ judged, observed, beyond }: Counted, armAt: Int32Array, control: number, room: Room): void {
   statistics(judged, armAt, control, room);
   let most = 0;
-  for (const t of room.t) most = Math.max(most, Math.abs(t));
-  observed.forEach((own, a) => {
-    if (most >= Math.abs(own) * (1 - HAIR)) beyond[a] = (beyond[a] ?? 0) + 1;
-  });
+  for (let a = 0; a < room.t.length; a++) most = Math.max(most, Math.abs(room.t[a] as number));
+  for (let a = 0; a < observed.length; a++)
+    if (most >= Math.abs(observed[a] as number) * (1 - HAIR)) beyond[a] = (beyond[a] as number) + 1;
 }
 /** What an outcome came to, arm by arm. */
 function told(
