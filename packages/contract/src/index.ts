@@ -8,6 +8,7 @@ export * from './seasonToCore.js';
 export * from './soil.js';
 export * from './study.js';
 export * from './trial.js';
+export * from './catalogue.js';
 export * from './attachment.js';
 export * from './entry.js';
 export * from './heap.js';

@@ -4,6 +4,7 @@ import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { LoggerModule } from 'nestjs-pino';
 import { BookModule } from './book/book.module.js';
+import { CatalogueModule } from './catalogue/catalogue.module.js';
 import { CommonModule } from './common/common.module.js';
 import { GroundModule } from './ground/ground.module.js';
 import { HealthModule } from './health/health.module.js';
@@ -46,6 +47,7 @@ export class AppModule {
         RecordsModule,
         GroundModule,
         ShelfModule,
+        CatalogueModule,
         PriceModule.with(priceFeed),
         ScaleModule.with(scale),
         RoundsModule,

@@ -42,3 +42,10 @@ export {
   priceChanges,
   readListed,
 } from './priceList.js';
+export {
+  catalogueFacts,
+  type CatalogueFacts,
+  type FractionBounds,
+  RANKED_NUTRIENTS,
+  type RankedNutrient,
+} from './catalogueFacts.js';

@@ -1,0 +1,151 @@
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  Req,
+  Res,
+} from '@nestjs/common';
+import { ApiBody, ApiConsumes } from '@nestjs/swagger';
+import { Throttle } from '@nestjs/throttler';
+import { IsIn, IsOptional, Matches } from 'class-validator';
+import {
+  CatalogueQuery,
+  Text,
+  type CatalogueChange,
+  type CatalogueCount,
+  type CatalogueList,
+  type CataloguePage,
+  type CataloguePreview,
+  type CatalogueRecord,
+} from '@wheat-ledger/contract';
+import type { DecimalMark } from '@wheat-ledger/core';
+import type { Request, Response } from 'express';
+import { inputPipe } from '../common/inputPipe.js';
+import { invalid, notFound } from '../common/problems.js';
+import { refuseByHeaders, withUpload } from '../common/textUpload.js';
+import { CatalogueStore } from './catalogue.store.js';
+import { CatalogueImports, MOST_LIST_BYTES } from './catalogueImport.service.js';
+import { CatalogueRevisions } from './catalogueRevisions.js';
+
+class ListReadDto {
+  @Text(1, 120, 'the name of the list')
+  list!: string;
+
+  /** The currency of prices that have none in their row. */
+  @IsOptional()
+  @Matches(/^[A-Z]{3}$/, { message: 'Expected a three-letter currency code such as EUR.' })
+  currency?: string;
+
+  @IsOptional()
+  @IsIn(['point', 'comma'], { message: 'Expected point or comma.' })
+  decimal?: DecimalMark;
+}
+class ListTakeDto {
+  @Text(1, 120, 'the name of the list')
+  list!: string;
+
+  @Text(0, 120, 'a seller')
+  seller!: string;
+}
+const ID = new ParseUUIDPipe();
+
+/** Lists of very many products: searched and ranked, read in, taken over and taken back. */
+@Controller('catalogue')
+export class CatalogueController {
+  constructor(
+    private readonly store: CatalogueStore,
+    private readonly imports: CatalogueImports,
+    private readonly revisions: CatalogueRevisions,
+  ) {}
+
+  @Get('products')
+  page(@Query(inputPipe(CatalogueQuery)) query: CatalogueQuery): Promise<CataloguePage> {
+    if (query.by !== undefined && query.currency === undefined)
+      throw invalid([
+        { path: 'currency', message: 'Expected a currency: money of several kinds is never ranked together.' },
+      ]);
+    return this.store.page(query);
+  }
+
+  @Get('count')
+  count(@Query(inputPipe(CatalogueQuery)) query: CatalogueQuery): Promise<CatalogueCount> {
+    return this.store.count(query);
+  }
+
+  @Get('facets')
+  facets(
+    @Query(inputPipe(CatalogueQuery)) query: CatalogueQuery,
+  ): Promise<Readonly<Record<string, readonly object[]>>> {
+    return this.store.facets(query);
+  }
+
+  @Get('currencies')
+  currencies(): Promise<readonly string[]> {
+    return this.store.currencies();
+  }
+
+  @Get('products/:id')
+  get(@Param('id') id: string): Promise<CatalogueRecord> {
+    if (!/^\d{1,18}$/.test(id)) throw notFound('product of a list');
+    return this.store.get(id);
+  }
+
+  @Get('lists')
+  lists(): Promise<readonly CatalogueList[]> {
+    return this.store.lists();
+  }
+
+  @Get('lists/:id/changes')
+  changes(@Param('id', ID) id: string): Promise<readonly CatalogueChange[]> {
+    return this.store.changes(id);
+  }
+
+  /** Reads a list and says what it would change. */
+  @Post('imports')
+  @HttpCode(HttpStatus.OK)
+  @ApiConsumes('text/csv')
+  @ApiBody({ schema: { type: 'string' } })
+  @Throttle({ default: { limit: 60, ttl: 60_000 } })
+  async read(
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+    @Query(inputPipe(ListReadDto)) { list, currency, decimal }: ListReadDto,
+  ): Promise<CataloguePreview> {
+    const gone = new AbortController();
+    response.once('close', () => {
+      if (!response.writableFinished) gone.abort();
+    });
+    return withUpload(request, async () => {
+      refuseByHeaders(request, MOST_LIST_BYTES);
+      return this.imports.read({ body: request, list: list.trim(), currency, decimal, signal: gone.signal });
+    });
+  }
+
+  @Post('imports/:id/take')
+  @HttpCode(HttpStatus.OK)
+  @ApiBody({ type: ListTakeDto })
+  take(
+    @Param('id', ID) id: string,
+    @Body(inputPipe(ListTakeDto)) { list, seller }: ListTakeDto,
+  ): Promise<CatalogueList> {
+    return this.revisions.take(id, list.trim(), seller.trim());
+  }
+
+  @Post('imports/:id/leave')
+  @HttpCode(HttpStatus.NO_CONTENT)
+  leave(@Param('id', ID) id: string): Promise<void> {
+    return this.revisions.forget(id);
+  }
+
+  @Post('lists/:id/take-back')
+  @HttpCode(HttpStatus.OK)
+  takeBack(@Param('id', ID) id: string): Promise<CatalogueList> {
+    return this.revisions.takeBack(id);
+  }
+}

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { CommonModule } from '../common/common.module.js';
+import { CatalogueController } from './catalogue.controller.js';
+import { CatalogueStore } from './catalogue.store.js';
+import { CatalogueImports } from './catalogueImport.service.js';
+import { CatalogueRevisions } from './catalogueRevisions.js';
+
+/** Sellers' whole lists, beside the shelf. */
+@Module({
+  imports: [CommonModule],
+  controllers: [CatalogueController],
+  providers: [CatalogueStore, CatalogueRevisions, CatalogueImports],
+})
+export class CatalogueModule {}

@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { once } from 'node:events';
+import { availableParallelism } from 'node:os';
+import type { Readable } from 'node:stream';
+import { finished } from 'node:stream/promises';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { HttpStatus, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { columnFor, headingRow, MOST_CSV_COLUMNS, type CataloguePreview } from '@wheat-ledger/contract';
+import type { DecimalMark } from '@wheat-ledger/core';
+import { from as copyFrom } from 'pg-copy-streams';
+import type { Client } from 'pg';
+import { Piscina } from 'piscina';
+import { Gate } from '../common/gate.js';
+import { ProblemException } from '../common/problems.js';
+import { textOf } from '../common/textUpload.js';
+import { WorkspaceScope } from '../common/workspaceScope.js';
+import { csvRows, delimiterOf, unreadable, wholeRows, type WholeRows } from '../shelf/csvText.js';
+import { CatalogueRevisions } from './catalogueRevisions.js';
+import { STAGED, type RowsRead, type RowsToRead } from './readRows.worker.js';
+
+/** A million products are some 200 MB. */
+export const MOST_LIST_BYTES = 400_000_000;
+const MOST_PROBLEMS = 200;
+/** Rows above the headings that are looked through for them. */
+const MOST_ABOVE = 12;
+/** Nobody is listening any more. */
+const STOPPED = 499 as HttpStatus;
+
+export interface ListUpload {
+  readonly body: Readable;
+  readonly list: string;
+  readonly currency: string | undefined;
+  readonly decimal: DecimalMark | undefined;
+  /** Stops the reading; nothing is kept then. */
+  readonly signal: AbortSignal;
+}
+
+/** What the first rows say of a list. */
+interface Heading {
+  readonly headings: readonly string[];
+  readonly delimiter: string;
+  /** Rows up to the headings, these included. */
+  readonly skip: number;
+}
+/** @throws ProblemException 422 where no column names a product */
+function headingOf(text: string): Heading {
+  const delimiter = delimiterOf(text);
+  const first: string[][] = [];
+  for (const cells of csvRows(text, delimiter)) {
+    first.push(cells);
+    if (first.length === MOST_ABOVE) break;
+  }
+  const filled = first.map((cells, at) => ({ cells, at })).filter(({ cells }) => cells.some((c) => c.trim() !== ''));
+  const heading = filled[headingRow(filled.map((f) => f.cells))];
+  if (!heading) throw unreadable('Expected a heading line and at least one row.');
+  if (heading.cells.length > MOST_CSV_COLUMNS)
+    throw unreadable(`Read ${heading.cells.length} columns, expected at most ${MOST_CSV_COLUMNS}.`);
+  const named = heading.cells.map((h) => columnFor(h)).some((c) => c?.kind === 'field' && c.field === 'name');
+  if (!named) throw unreadable('Read no column for the name of a product, expected one.');
+  return { headings: heading.cells, delimiter, skip: heading.at + 1 };
+}
+
+/** The thread's file: built beside this one. Tests run from the sources and use what is built of them. */
+const WORKER = fileURLToPath(new URL('./readRows.worker.js', import.meta.url)).replace('/server/src/', '/server/dist/');
+
+/** Sellers' lists in: read in threads by the shelf's own reader, copied into a staging table, compared there, and taken over or left. */
+@Injectable()
+export class CatalogueImports implements OnModuleDestroy {
+  private readonly gate = new Gate('lists', 1);
+  private readonly threads = new Piscina({
+    filename: WORKER,
+    minThreads: 0,
+    maxThreads: availableParallelism(),
+    idleTimeout: 5000,
+  });
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly scope: WorkspaceScope,
+    private readonly revisions: CatalogueRevisions,
+  ) {}
+
+  async onModuleDestroy(): Promise<void> {
+    await this.threads.destroy();
+  }
+
+  /**
+   * Reads a list and says what it would change; nothing of the catalogue changes yet.
+   * @throws ProblemException 413, 415 or 422 when it is no list at all, 499 when it was stopped
+   */
+  async read(upload: ListUpload): Promise<CataloguePreview> {
+    const importId = randomUUID();
+    try {
+      return await this.gate.run(async () => {
+        await this.revisions.forgetOld();
+        const read = await this.stage(upload, importId);
+        if (read.rows === 0) throw unreadable('Expected a heading line and at least one row.');
+        const doubled = await this.revisions.dropDoubles(importId);
+        return {
+          importId,
+          rows: read.rows,
+          good: read.good - doubled.length,
+          problems: [...read.problems, ...doubled].slice(0, MOST_PROBLEMS),
+          differences: await this.revisions.differences(importId, upload.list),
+        };
+      });
+    } catch (error) {
+      await this.revisions.forget(importId);
+      throw upload.signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was kept.') : error;
+    }
+  }
+
+  /** Sends the rows through the threads into the staging table, as they come; no more of it is in memory than the threads work at. */
+  private async stage(upload: ListUpload, importId: string): Promise<Omit<RowsRead, 'copy'>> {
+    const knex = this.em.getConnection().getKnex().client as {
+      acquireConnection(): Promise<Client>;
+      releaseConnection(connection: Client): Promise<void>;
+    };
+    const connection = await knex.acquireConnection();
+    const copy = connection.query(copyFrom(`copy catalogue_staging (${STAGED.join(', ')}) from stdin`));
+    const done = finished(copy);
+    // Told where it is awaited.
+    done.catch(() => undefined);
+    try {
+      const found = await this.throughThreads(upload, importId, async (lines) => {
+        if (lines !== '' && !copy.write(lines)) await once(copy, 'drain');
+      });
+      copy.end();
+      await done;
+      return found;
+    } catch (error) {
+      copy.destroy(error instanceof Error ? error : new Error('stopped'));
+      await done.catch(() => undefined);
+      throw error;
+    } finally {
+      await knex.releaseConnection(connection);
+    }
+  }
+
+  private async throughThreads(
+    { body, currency, decimal, signal }: ListUpload,
+    importId: string,
+    write: (lines: string) => Promise<void>,
+  ): Promise<Omit<RowsRead, 'copy'>> {
+    const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
+    const most = 2 * this.threads.options.maxThreads;
+    const underWay: Promise<RowsRead>[] = [];
+    let heading: Heading | undefined;
+    let firstRow = 1;
+    const settle = async (): Promise<void> => {
+      const read = await underWay.shift();
+      if (!read) return;
+      found.rows += read.rows;
+      found.good += read.good;
+      found.problems.push(...read.problems.slice(0, MOST_PROBLEMS - found.problems.length));
+      await write(read.copy);
+    };
+    const send = (text: WholeRows): void => {
+      const first = heading === undefined;
+      heading ??= headingOf(text.text);
+      const { headings, delimiter, skip } = heading;
+      const some: RowsToRead = {
+        text: first ? text.text.replace(/^\ufeff/, '') : text.text,
+        skip: first ? skip : 0,
+        firstRow,
+        headings,
+        delimiter,
+        currency,
+        decimal,
+        importId,
+        workspace: this.scope.id,
+      };
+      firstRow += text.rows;
+      const read = this.threads.run(some, { signal }) as Promise<RowsRead>;
+      // Told where it is awaited.
+      read.catch(() => undefined);
+      underWay.push(read);
+    };
+    for await (const text of wholeRows(textOf(body, MOST_LIST_BYTES))) {
+      signal.throwIfAborted();
+      send(text);
+      if (underWay.length >= most) await settle();
+    }
+    while (underWay.length > 0) await settle();
+    return found;
+  }
+}

@@ -1,0 +1,226 @@
+import { randomUUID } from 'node:crypto';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { HttpStatus, Injectable } from '@nestjs/common';
+import { CATALOGUE_CHANGES, type CatalogueDifferences, type CatalogueList } from '@wheat-ledger/contract';
+import { RANKED_NUTRIENTS } from '@wheat-ledger/core';
+import { notFound, ProblemException } from '../common/problems.js';
+import { WorkspaceScope } from '../common/workspaceScope.js';
+
+const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]);
+/** What a row says of a product, beside its list and its key; its costs follow from it. */
+const FACTS = [
+  ...['name', 'words', 'seller', 'form', 'organic', 'origins', 'currency', 'price_per_kg', 'seen_on', 'in_stock'],
+  ...['chloride_high', ...FRACTIONS],
+];
+const of = (table: string, columns: readonly string[]): string => columns.map((c) => `${table}.${c}`).join(', ');
+const row = (table: string, columns: readonly string[]): string => `(${of(table, columns)})`;
+
+/** What a new row of a list is to the one that stands: s is the new one, p the old with its record r. */
+const KIND = `case
+  when p.id is null then 'new'
+  when ${row('s', FRACTIONS)} is distinct from ${row('p', FRACTIONS)} then 'reformulated'
+  when s.currency = p.currency and s.price_per_kg > p.price_per_kg then 'dearer'
+  when s.currency = p.currency and s.price_per_kg < p.price_per_kg then 'cheaper'
+  when s.record is distinct from r.record then 'changed' end`;
+/** The rows of an import beside those of the list, matched by key; its values are the import, the ledger, the list and the ledger again. */
+const BESIDE = `(select * from catalogue_staging where import_id = ? and workspace_id = ?) s
+  full join (select * from catalogue_product where list_id = ? and workspace_id = ?) p on p.key = s.key
+  left join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id`;
+/** Lists that nobody took over are forgotten after an hour. */
+const KEPT = '1 hour';
+
+/** Revisions of lists: what an import would change, taking it over as one, and taking it back as one. */
+@Injectable()
+export class CatalogueRevisions {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly scope: WorkspaceScope,
+  ) {}
+
+  async forgetOld(): Promise<void> {
+    await this.em.execute(`delete from catalogue_staging where workspace_id = ? and at < now() - interval '${KEPT}'`, [
+      this.scope.id,
+    ]);
+  }
+  async forget(importId: string): Promise<void> {
+    await this.em.execute('delete from catalogue_staging where import_id = ? and workspace_id = ?', [
+      importId,
+      this.scope.id,
+    ]);
+  }
+
+  /** Rows that are the same product as one above them; the first counts. */
+  async dropDoubles(importId: string): Promise<readonly { readonly row: number; readonly message: string }[]> {
+    const dropped = await this.em.execute<{ row: number; first: number; name: string }[]>(
+      `with first as (select key, min(row) as row from catalogue_staging where import_id = ? and workspace_id = ? group by key having count(*) > 1)
+       delete from catalogue_staging s using first f where s.import_id = ? and s.workspace_id = ? and s.key = f.key and s.row > f.row
+       returning s.row, f.row as first, s.name`,
+      [importId, this.scope.id, importId, this.scope.id],
+    );
+    return dropped
+      .sort((a, b) => a.row - b.row)
+      .map(({ row: at, first, name }) => ({
+        row: at,
+        message: `“${name}” of this seller and package stands in row ${first} already. The first counts.`,
+      }));
+  }
+
+  private async listNamed(name: string): Promise<{ readonly id: string; readonly revision: number } | undefined> {
+    const [list] = await this.em.execute<{ id: string; revision: number }[]>(
+      'select id, revision from catalogue_list where workspace_id = ? and name = ?',
+      [this.scope.id, name],
+    );
+    return list;
+  }
+
+  /** How many products are new, dearer, cheaper and so on against the list as it stands. */
+  async differences(importId: string, name: string): Promise<CatalogueDifferences> {
+    const list = await this.listNamed(name);
+    const { id: ledger } = this.scope;
+    const rows = await this.em.execute<{ kind: string; count: number }[]>(
+      `select case when s.key is null then 'gone' else ${KIND} end as kind, count(*)::int as count from ${BESIDE} group by 1`,
+      [importId, ledger, list?.id ?? randomUUID(), ledger],
+    );
+    return Object.fromEntries(
+      CATALOGUE_CHANGES.map((kind) => [kind, rows.find((r) => r.kind === kind)?.count ?? 0]),
+    ) as CatalogueDifferences;
+  }
+
+  /**
+   * Takes an import over as the next revision of a list, all of it or nothing.
+   * @throws ProblemException 404 where it was taken over or forgotten
+   */
+  async take(importId: string, name: string, seller: string): Promise<CatalogueList> {
+    const { id: ledger } = this.scope;
+    const id = await this.em.transactional(async (em) => {
+      const run = (sql: string, values: readonly unknown[]): Promise<unknown> => em.execute(sql, [...values]);
+      await run('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`catalogue of ${ledger}`]);
+      const [staged] = await em.execute<{ row: number }[]>(
+        'select row from catalogue_staging where import_id = ? and workspace_id = ? limit 1',
+        [importId, ledger],
+      );
+      if (!staged) throw notFound('list that was read');
+      const known = await this.listNamed(name);
+      const list = known?.id ?? randomUUID();
+      const revision = (known?.revision ?? 0) + 1;
+      if (!known)
+        await run('insert into catalogue_list (id, workspace_id, name, seller) values (?, ?, ?, ?)', [
+          list,
+          ledger,
+          name,
+          seller,
+        ]);
+      await run(
+        `insert into catalogue_change (workspace_id, list_id, revision, key, kind, before, price_before, price_after)
+         select ?, ?, ?, key, kind, before, was, now from (
+           select coalesce(s.key, p.key) as key, case when s.key is null then 'gone' else ${KIND} end as kind,
+             case when p.id is not null then jsonb_build_object('row', to_jsonb(p), 'record', r.record) end as before,
+             p.price_per_kg as was, s.price_per_kg as now
+           from ${BESIDE}) as found where kind is not null`,
+        [ledger, list, revision, importId, ledger, list, ledger],
+      );
+      await this.apply(run, { importId, list, revision, ledger });
+      return list;
+    });
+    await this.em.execute('vacuum analyze catalogue_product');
+    return this.listById(id);
+  }
+
+  private async apply(
+    run: (sql: string, values: readonly unknown[]) => Promise<unknown>,
+    { importId, list, revision, ledger }: { importId: string; list: string; revision: number; ledger: string },
+  ): Promise<void> {
+    const changed = `select c.key from catalogue_change c where c.workspace_id = ? and c.list_id = ? and c.revision = ?`;
+    await run(
+      `delete from catalogue_product where workspace_id = ? and list_id = ? and key in (${changed} and c.kind = 'gone')`,
+      [ledger, list, ledger, list, revision],
+    );
+    await run(
+      `update catalogue_product p set (${FACTS.join(', ')}) = (${of('s', FACTS)}) from catalogue_staging s
+       where p.workspace_id = ? and p.list_id = ? and s.import_id = ? and s.workspace_id = ? and s.key = p.key and p.key in (${changed})`,
+      [ledger, list, importId, ledger, ledger, list, revision],
+    );
+    await run(
+      `update catalogue_record r set record = s.record from catalogue_staging s, catalogue_product p
+       where p.workspace_id = ? and p.list_id = ? and s.import_id = ? and s.workspace_id = ? and s.key = p.key
+         and r.product_id = p.id and r.workspace_id = p.workspace_id and p.key in (${changed})`,
+      [ledger, list, importId, ledger, ledger, list, revision],
+    );
+    await run(
+      `with added as (
+         insert into catalogue_product (workspace_id, list_id, key, ${FACTS.join(', ')})
+         select s.workspace_id, ?, s.key, ${of('s', FACTS)} from catalogue_staging s
+         where s.import_id = ? and s.workspace_id = ? on conflict (workspace_id, list_id, key) do nothing
+         returning id, key)
+       insert into catalogue_record (product_id, workspace_id, record)
+       select a.id, s.workspace_id, s.record from added a
+       join catalogue_staging s on s.key = a.key and s.import_id = ? and s.workspace_id = ?`,
+      [list, importId, ledger, importId, ledger],
+    );
+    await run('delete from catalogue_staging where import_id = ? and workspace_id = ?', [importId, ledger]);
+    await this.counted(run, list, revision, ledger);
+  }
+
+  private async counted(
+    run: (sql: string, values: readonly unknown[]) => Promise<unknown>,
+    list: string,
+    revision: number,
+    ledger: string,
+  ): Promise<void> {
+    await run(
+      `update catalogue_list set revision = ?, taken_at = now(),
+         products = (select count(*) from catalogue_product where workspace_id = ? and list_id = ?)
+       where workspace_id = ? and id = ?`,
+      [revision, ledger, list, ledger, list],
+    );
+  }
+
+  /**
+   * Takes the last revision of a list back as one: what was new goes, what was changed or gone is again as it was.
+   * @throws ProblemException 404 where there is no such list, 409 where nothing is left to take back
+   */
+  async takeBack(list: string): Promise<CatalogueList> {
+    const { id: ledger } = this.scope;
+    await this.em.transactional(async (em) => {
+      const run = (sql: string, values: readonly unknown[]): Promise<unknown> => em.execute(sql, [...values]);
+      await run('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`catalogue of ${ledger}`]);
+      const { revision } = await this.listById(list);
+      if (revision === 0)
+        throw new ProblemException('nothing-left', HttpStatus.CONFLICT, 'Nothing of this list is left to take back.');
+      const last = 'c.workspace_id = ? and c.list_id = ? and c.revision = ?';
+      const at = [ledger, list, revision];
+      await run(
+        `delete from catalogue_product p using catalogue_change c where ${last} and p.workspace_id = c.workspace_id and p.list_id = c.list_id and p.key = c.key`,
+        at,
+      );
+      const kept = ['id', 'workspace_id', 'list_id', 'key', ...FACTS];
+      await run(
+        `insert into catalogue_product (${kept.join(', ')}) overriding system value
+         select ${of('was', kept)} from catalogue_change c, jsonb_populate_record(null::catalogue_product, c.before -> 'row') was
+         where ${last} and c.before is not null`,
+        at,
+      );
+      await run(
+        `insert into catalogue_record (product_id, workspace_id, record)
+         select (c.before -> 'row' ->> 'id')::bigint, c.workspace_id, c.before -> 'record' from catalogue_change c
+         where ${last} and c.before is not null`,
+        at,
+      );
+      await run(`delete from catalogue_change c where ${last}`, at);
+      await this.counted(run, list, revision - 1, ledger);
+    });
+    return this.listById(list);
+  }
+
+  private async listById(id: string): Promise<CatalogueList> {
+    const [list] = await this.em.execute<
+      { id: string; name: string; seller: string; revision: number; products: number; taken_at: string | null }[]
+    >('select id, name, seller, revision, products, taken_at from catalogue_list where workspace_id = ? and id = ?', [
+      this.scope.id,
+      id,
+    ]);
+    if (!list) throw notFound('list');
+    const { taken_at, ...rest } = list;
+    return { ...rest, takenAt: taken_at === null ? null : new Date(taken_at).toISOString(), shared: false };
+  }
+}
