@@ -1,5 +1,6 @@
 // npm run bench: how fast it is, as figures of this machine and as ratios against a plain baseline measured in the same run.
 import { join } from 'node:path';
+import { benchCatalogue } from './bench/catalogue.mjs';
 import { benchPooling } from './bench/claims.mjs';
 import { benchLabel, benchMix, benchPapers, benchRanking, benchRelease } from './bench/core.mjs';
 import { benchFirstRoute, benchGrid, benchReferences, benchTyping } from './bench/page.mjs';
@@ -55,6 +56,7 @@ async function main() {
     await benchReferences(server);
     await benchGrid(server);
   });
+  await withServer(benchCatalogue);
   await withServer(benchStages, true);
 }
 

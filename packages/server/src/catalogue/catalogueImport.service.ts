@@ -73,6 +73,7 @@ export class CatalogueImports implements OnModuleDestroy {
     minThreads: 0,
     maxThreads: availableParallelism(),
     idleTimeout: 5000,
+    resourceLimits: { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 16 },
   });
 
   constructor(
@@ -96,6 +97,8 @@ export class CatalogueImports implements OnModuleDestroy {
         await this.revisions.forgetOld();
         const read = await this.stage(upload, importId);
         if (read.rows === 0) throw unreadable('Expected a heading line and at least one row.');
+        // Without a count of it the database takes a new import for a handful of rows.
+        await this.em.execute('analyze catalogue_staging');
         const doubled = await this.revisions.dropDoubles(importId);
         return {
           importId,

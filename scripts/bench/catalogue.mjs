@@ -1,0 +1,182 @@
+// The catalogue at ten thousand, a hundred thousand and a million products: pages, filters, words, a price and a list taken over,
+// each beside the same SQL by hand in the same run.
+import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pg from 'pg';
+import { median, ms, row, seconds, times } from './measure.mjs';
+
+const HEAD = 'name,seller,form,N %,P2O5 %,K2O %,Mg %,S %,Cl %,package,price,currency,seen on,organic,derived from';
+/** Kinds of products with the N, P2O5, K2O, Mg, S and Cl that are usual in them, their forms and their price of a kg. */
+const KINDS = [
+  ['Urea prills', [46, 0, 0, 0, 0, 0], 'prill', 0.9, 'urea'],
+  ['Feather meal', [13, 0, 0, 0, 1.5, 0], 'meal', 1.3, 'feather meal'],
+  ['Sulfate of potash', [0, 0, 50, 0, 18, 1], 'granule', 1.4, 'potassium sulfate'],
+  ['Garden compound', [12, 6, 10, 2, 6, 2], 'granule', 1.1, ''],
+  ['Tomato liquid', [4, 3, 8, 0.2, 0, 1], 'granule', 2.4, ''],
+  ['Poultry pellets', [4, 3, 2.5, 0.6, 0.5, 0.5], 'pellet', 0.5, 'poultry manure'],
+  ['Rock phosphate', [0, 28, 0, 0, 0, 0], 'powder', 0.7, 'rock phosphate'],
+  ['Bitter salt', [0, 0, 0, 9.8, 13, 0], 'crystal', 0.8, 'magnesium sulfate'],
+];
+const WORDS = [
+  'bed',
+  'field',
+  'meadow',
+  'orchard',
+  'rose',
+  'lawn',
+  'glass',
+  'spring',
+  'autumn',
+  'hill',
+  'river',
+  'oak',
+];
+
+/** Numbers from 0 to 1, the same each run. */
+function draws(seed) {
+  let state = seed;
+  return () => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
+    return state / 2 ** 32;
+  };
+}
+function line(i, draw, dearer) {
+  const [kind, analysis, form, price, from] = KINDS[Math.floor(draw() * KINDS.length)];
+  const [a, b] = [WORDS[Math.floor(draw() * WORDS.length)], WORDS[Math.floor(draw() * WORDS.length)]];
+  const shares = analysis.map((share) => (share === 0 ? '' : (share * (0.85 + 0.3 * draw())).toFixed(1)));
+  const size = [1, 5, 10, 25][Math.floor(draw() * 4)];
+  const money = (price * size * (0.6 + draw()) * (dearer ? 1.1 : 1)).toFixed(2);
+  const currency = draw() < 0.9 ? 'EUR' : 'GBP';
+  return `${kind} ${a} ${b} ${i},Seller ${i % 300},${form},${shares.join(',')},${size} kg,${money},${currency},2026-10-0${1 + (i % 9)},${draw() < 0.3 ? 'yes' : ''},${from}`;
+}
+/** A list of so many products as a file. @param dearer every so many-th price is higher */
+async function writeList(path, count, dearer = 0) {
+  const file = createWriteStream(path);
+  file.write(`${HEAD}\n`);
+  const draw = draws(count);
+  for (let i = 0; i < count; i++)
+    if (!file.write(`${line(i, draw, dearer > 0 && i % dearer === 0)}\n`)) await once(file, 'drain');
+  file.end();
+  await once(file, 'close');
+}
+
+async function answered(response) {
+  if (!response.ok) throw new Error(await response.text());
+  return response.json();
+}
+const api = (server, path, init) => fetch(`${server.address}/api/v1/catalogue/${path}`, init).then(answered);
+async function readList(server, path, list) {
+  return api(server, `imports?list=${list}`, {
+    method: 'POST',
+    headers: { 'content-type': 'text/csv' },
+    body: createReadStream(path),
+    duplex: 'half',
+  });
+}
+const take = (server, importId, list) =>
+  api(server, `imports/${importId}/take`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ list, seller: '' }),
+  });
+
+/** Memory of a process that is not shared with a file, MB. */
+const residentMB = (pid) => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1000;
+
+const SHOWN =
+  'id, list_id, name, seller, form, organic, currency, price_per_kg, seen_on, in_stock, n_low, n_high, p2o5_low, p2o5_high, k2o_low, k2o_high, ca_low, ca_high, mg_low, mg_high, s_low, s_high';
+/** What is asked, through the server and by hand. */
+const QUESTIONS = [
+  ['the first page by cost of N', 'by=N&currency=EUR', 'n_cost is not null', 'n_cost'],
+  [
+    'three filters',
+    'by=N&currency=EUR&atLeast=N:5,K2O:5&form=granule',
+    "n_cost is not null and n_low >= 0.05 and k2o_low >= 0.05 and form = 'granule'",
+    'n_cost',
+  ],
+  ['a word', 'by=N&currency=EUR&words=orchard', "n_cost is not null and words like '%orchard%'", 'n_cost'],
+  [
+    'a rare word',
+    'by=N&currency=EUR&words=seller%20299%20orchard',
+    "n_cost is not null and words like '%seller%' and words like '%299%' and words like '%orchard%'",
+    'n_cost',
+  ],
+];
+
+/** Bare parts of taking a list over: the reader in threads, COPY, and one INSERT into the indexed tables. */
+async function bare(client, list) {
+  await client.query('drop table if exists bare_staging, bare_record, bare_product');
+  await client.query('create table bare_product (like catalogue_product including all)');
+  await client.query(
+    'create table bare_record (product_id bigint primary key, workspace_id uuid not null, record jsonb not null)',
+  );
+  const facts =
+    'workspace_id, list_id, key, name, words, seller, form, organic, origins, currency, price_per_kg, seen_on, in_stock, chloride_high, n_low, n_high, p2o5_low, p2o5_high, k2o_low, k2o_high, ca_low, ca_high, mg_low, mg_high, s_low, s_high';
+  await client.query(
+    'create unlogged table bare_staging as select p.*, r.record from catalogue_product p join catalogue_record r on r.product_id = p.id where p.list_id = $1',
+    [list],
+  );
+  const from = performance.now();
+  await client.query(`insert into bare_product (${facts}) select ${facts} from bare_staging`);
+  await client.query('insert into bare_record select id, workspace_id, record from bare_staging');
+  const taken = (performance.now() - from) / 1000;
+  await client.query('drop table bare_staging, bare_record, bare_product');
+  return taken;
+}
+
+/** @param sizes how many products are tried, the smallest first */
+export async function benchCatalogue(server, database, sizes = [10_000, 100_000, 1_000_000]) {
+  const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-bench-'));
+  const client = new pg.Client({ connectionString: database.urlOf('many') });
+  await client.connect();
+  const firstPages = [];
+  try {
+    const health = await median(async () => (await fetch(`${server.address}/api/v1/health`)).text());
+    for (const size of sizes) {
+      const path = join(folder, 'list.csv');
+      await writeList(path, size);
+      let preview;
+      const read = await seconds(async () => (preview = await readList(server, path, `list-${size}`)));
+      if (preview.good < size * 0.99)
+        throw new Error(`Only ${preview.good} of ${size} rows fit: ${JSON.stringify(preview.problems[0])}`);
+      let list;
+      const taken = await seconds(async () => (list = await take(server, preview.importId, `list-${size}`)));
+      const insert = await bare(client, list.id);
+      row(
+        `a list of ${size}: read, compared, taken over`,
+        `${(read + taken).toFixed(1)} s`,
+        `read ${read.toFixed(1)} s, taken over ${taken.toFixed(1)} s; a bare INSERT into the indexed tables ${insert.toFixed(1)} s`,
+      );
+      row(`  memory of the server, at most`, `${residentMB(server.child.pid).toFixed(0)} MB`, 'goal 400 MB');
+      for (const [what, query, where, key] of QUESTIONS) {
+        const ours = await median(() => api(server, `products?${query}`));
+        const sql = `select ${SHOWN}, ${key} as at from catalogue_product where workspace_id = $1 and currency = 'EUR' and ${where} order by ${key}, id limit 51`;
+        const home = (await client.query('select workspace_id from catalogue_list limit 1')).rows[0].workspace_id;
+        const hand = await median(() => client.query(sql, [home]));
+        if (what.startsWith('the first')) firstPages.push(ours);
+        row(
+          `  ${what}`,
+          ms(ours),
+          `${times(ours / (health + hand))} the SQL by hand (${ms(hand)}) and the health route (${ms(health)})`,
+        );
+      }
+      let after = '';
+      for (let n = 0; n < 9; n++)
+        after = `&after=${(await api(server, `products?by=N&currency=EUR&limit=100${after}`)).next}`;
+      const deep = await median(() => api(server, `products?by=N&currency=EUR${after}`));
+      row('  a page a thousand products on', ms(deep));
+      await writeList(path, size, 50);
+      const again = await readList(server, path, `list-${size}`);
+      const changed = await seconds(() => take(server, again.importId, `list-${size}`));
+      row(`  every fiftieth price dearer: ${again.differences.dearer} taken over`, `${changed.toFixed(2)} s`);
+      const back = await seconds(() => api(server, `lists/${list.id}/take-back`, { method: 'POST' }));
+      row('  and taken back', `${back.toFixed(2)} s`);
+    }
+    row('the first page, the largest against the smallest', times(firstPages.at(-1) / firstPages[0]), 'goal 1.5 ×');
+  } finally {
+    await client.end();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
