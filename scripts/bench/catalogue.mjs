@@ -2,6 +2,7 @@
 // each beside the same SQL by hand in the same run.
 import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { once } from 'node:events';
+import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -67,14 +68,21 @@ async function answered(response) {
   return response.json();
 }
 const api = (server, path, init) => fetch(`${server.address}/api/v1/catalogue/${path}`, init).then(answered);
-async function readList(server, path, list) {
-  return api(server, `imports?list=${list}`, {
-    method: 'POST',
-    headers: { 'content-type': 'text/csv' },
-    body: createReadStream(path),
-    duplex: 'half',
+/** Sends a file as it is read; fetch gives up on an answer that takes minutes. */
+const readList = (server, path, list) =>
+  new Promise((resolve, reject) => {
+    const sent = request(
+      `${server.address}/api/v1/catalogue/imports?list=${list}`,
+      { method: 'POST', headers: { 'content-type': 'text/csv' } },
+      (answer) => {
+        let text = '';
+        answer.on('data', (d) => (text += d));
+        answer.on('end', () => (answer.statusCode === 200 ? resolve(JSON.parse(text)) : reject(new Error(text))));
+      },
+    );
+    sent.on('error', reject);
+    createReadStream(path).pipe(sent);
   });
-}
 const take = (server, importId, list) =>
   api(server, `imports/${importId}/take`, {
     method: 'POST',

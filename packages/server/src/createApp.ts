@@ -23,6 +23,8 @@ const BODY_LIMIT = '256kb';
 const IMPORT_LIMIT = '120mb';
 
 const IDLE_MS = 120_000;
+/** A list of a million products takes minutes to read as it is sent; who falls silent is let go long before. */
+const LONGEST_REQUEST_MS = 3_600_000;
 
 /** The application, migrated and ready to listen. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -62,6 +64,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   serveOpenApi(app);
   app.enableShutdownHooks();
   // A sender or reader that falls silent for two minutes is let go.
-  app.getHttpServer().setTimeout(config.idleMs ?? IDLE_MS);
+  const server = app.getHttpServer();
+  server.setTimeout(config.idleMs ?? IDLE_MS);
+  server.requestTimeout = LONGEST_REQUEST_MS;
   return app;
 }

@@ -50,6 +50,14 @@ export const router = createBrowserRouter(
         { path: 'ground/causes', lazy: async () => ({ Component: (await import('../ground/CausesView')).CausesView }) },
         { path: 'ground/:id?', lazy: async () => ({ Component: (await import('../plot/PlotView')).PlotView }) },
         { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfView')).ShelfView }) },
+        {
+          path: 'shelf/catalogue',
+          lazy: async () => ({ Component: (await import('../shelf/catalogue/CatalogueView')).CatalogueView }),
+        },
+        {
+          path: 'shelf/lists',
+          lazy: async () => ({ Component: (await import('../shelf/catalogue/ListsView')).ListsView }),
+        },
         { path: 'shelf/new', lazy: async () => ({ Component: (await import('../shelf/ProductEditor')).NewProduct }) },
         { path: 'shelf/label', lazy: async () => ({ Component: (await import('../shelf/LabelDesk')).LabelDesk }) },
         {

@@ -179,6 +179,9 @@ export function ShelfView() {
           <Link to="/shelf/label" className="action">
             Paste a label
           </Link>
+          <Link to="/shelf/catalogue" className="action">
+            Catalogue
+          </Link>
           <Link to="/shelf/materials" className="action">
             Materials
           </Link>

@@ -1,0 +1,119 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { choose, clickButton, expectText, fill, withLedger } from './harness';
+
+const at = withLedger();
+const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-list-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const COUNT = 5000;
+/** A list of so many products. @param dearer every so many-th price is a tenth higher */
+function listOf(dearer: number): string {
+  const rows = Array.from({ length: COUNT }, (_, i) => {
+    const price = (8 + (i % 97) * 0.5) * (dearer > 0 && i % dearer === 0 ? 1.1 : 1);
+    const kind = ['Feather meal', 'Urea prills', 'Orchard compound', 'Poultry pellets'][i % 4] ?? '';
+    return `${kind} ${String(i).padStart(4, '0')},Seller ${i % 40},${['meal', 'prill', 'granule', 'pellet'][i % 4]},${4 + (i % 43)},25 kg,${price.toFixed(2)},EUR`;
+  });
+  return ['name,seller,form,N %,package,price,currency', ...rows, 'Broken,Seller 1,meal,lots,25 kg,1,EUR'].join('\n');
+}
+
+async function bringIn(page: Page, name: string, dearer: number): Promise<void> {
+  writeFileSync(join(folder, 'list.csv'), listOf(dearer));
+  await page.goto(`${at.ledger.address}/shelf/lists`);
+  await fill(page, 'Name of the list', name);
+  const file = (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
+  await file.uploadFile(join(folder, 'list.csv'));
+}
+
+test('a list of 5 000 comes in, is searched while typing, ranked, and what fits goes to shelf and bench', async () => {
+  const page = await at.screen.open();
+  await bringIn(page, 'Spring', 0);
+  await expectText(page, '[data-testid=list-preview]', /5001 of 5001 rows were read: 5001 new.*Row 5002: Without/s);
+  await clickButton(page, 'Take it over as “Spring”');
+  await expectText(page, '[role=status].no-print', /Took over “Spring”: 5001 products/);
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  await expectText(page, '[data-testid=found]', /More than 1000 products with a price and that nutrient/);
+  const costs = await page.$$eval('[data-testid=catalogue-product] b.block', (all) => all.length);
+  expect(costs).toBeGreaterThanOrEqual(50);
+  await page.focus('input[type=search]');
+  await page.keyboard.type('orchard 0002');
+  await expectText(page, '[data-testid=found]', /^1 product /);
+  await expectText(page, '[data-testid=catalogue]', /Orchard compound 0002.*EUR\/kg N/s);
+  await clickButton(page, 'bench: put Orchard compound 0002 there');
+  await expectText(page, '[role=status].no-print', /“Orchard compound 0002” stands on the shelf and the bench/);
+  const { items } = await at.ledger.api<{ items: readonly { name: string }[] }>('products?limit=500');
+  expect(items.map((p) => p.name)).toContain('Orchard compound 0002');
+  await page.waitForFunction(() =>
+    /Orchard/.test(document.querySelector('#bench, footer')?.textContent ?? document.body.textContent ?? ''),
+  );
+  await page.close();
+});
+
+test('scrolling far keeps a few pages in hand, and every product comes once', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  await page.waitForSelector('[data-testid=catalogue-product]');
+  const seen = new Set<string>();
+  let most = 0;
+  for (let i = 0; i < 40; i++) {
+    const names = await page.$$eval('[data-testid=catalogue-product] b.block', (all) =>
+      all.map((b) => b.textContent ?? ''),
+    );
+    names.forEach((n) => seen.add(n));
+    most = Math.max(most, names.length);
+    await page.evaluate(() => {
+      const sheet = document.querySelector('#sheet');
+      (sheet && getComputedStyle(sheet).overflowY === 'auto' ? sheet : document.documentElement).scrollBy(0, 1300);
+    });
+    await new Promise((r) => setTimeout(r, 60));
+  }
+  expect(seen.size).toBeGreaterThan(500);
+  expect(most).toBeLessThanOrEqual(250);
+  await page.close();
+});
+
+test('the next list is dearer in a fiftieth of it; taken back, the first stands again', async () => {
+  const page = await at.screen.open();
+  await bringIn(page, 'Spring', 50);
+  await expectText(page, '[data-testid=list-preview]', /5001 of 5001 rows were read: 100 dearer\./);
+  await clickButton(page, 'Take it over as “Spring”');
+  await expectText(page, '[role=status].no-print', /Took over “Spring”/);
+  await clickButton(page, 'what changed');
+  await expectText(page, '[data-testid=list-changes]', /dearer feather meal 0000 .*→/s);
+  await clickButton(page, 'take the last one back');
+  await expectText(page, '[role=status].no-print', /“Spring” is as it was before/);
+  const [list] = await at.ledger.api<readonly { revision: number; products: number }[]>('catalogue/lists');
+  expect(list).toMatchObject({ revision: 1, products: 5001 });
+  await page.close();
+});
+
+test('by keyboard alone, on a phone: words, a condition, and a product to the shelf', async () => {
+  const page = await at.screen.open({ width: 390, height: 844 });
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  await page.waitForSelector('[data-testid=catalogue-product]');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.focus('input[type=search]');
+  await page.keyboard.type('feather');
+  await choose(page, 'Cheapest by', 'by name');
+  await expectText(page, '[data-testid=catalogue]', /Feather meal 0000/);
+  const reach = async (words: RegExp): Promise<void> => {
+    for (let i = 0; i < 60; i++) {
+      const on = await page.evaluate(() => document.activeElement?.textContent ?? '');
+      if (words.test(on)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`Nothing that says ${String(words)} was reached.`);
+  };
+  await reach(/^More conditions/);
+  await page.keyboard.press('Enter');
+  await fill(page, 'N at least, %', '40');
+  await expectText(page, '[data-testid=catalogue]', /Feather meal 0036/);
+  await reach(/^shelf: put Feather meal/);
+  await page.keyboard.press('Enter');
+  await expectText(page, '[role=status].no-print', /“Feather meal \d+” stands on the shelf/);
+  await page.close();
+});
+
+test('nothing was thrown and nobody else was asked for anything', () => expect(at.screen.troubles).toEqual([]));

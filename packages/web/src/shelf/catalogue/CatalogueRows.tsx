@@ -1,0 +1,200 @@
+import { useEffect, useRef, useState } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { MOST_ON_BENCH, type CatalogueProduct } from '@wheat-ledger/contract';
+import { formatTrimmed, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
+import { problemOf } from '../../app/api';
+import { useBenchChanges, useBenchPlaces } from '../../app/bench';
+import { deskSlice } from '../../app/slices';
+import { useAppDispatch } from '../../app/store';
+import { Failed } from '../../ui/Sheet';
+import { useInPage } from '../../ui/useInPage';
+import { useKeep } from '../../ui/useKeep';
+import { useCataloguePageQuery, useLazyCatalogueRecordQuery, type Asked } from './catalogueApi';
+
+const PAGE = 50;
+const ROW = 52;
+const BAR = 120;
+
+const SIGNS: Readonly<Record<RankedNutrient, string>> = {
+  N: 'N',
+  P2O5: 'P₂O₅',
+  K2O: 'K₂O',
+  Ca: 'Ca',
+  Mg: 'Mg',
+  S: 'S',
+};
+const shares = (p: CatalogueProduct): string =>
+  RANKED_NUTRIENTS.flatMap((n) => {
+    const f = p.fractions[n];
+    if (!f) return [];
+    const [low, high] = [formatTrimmed(f.low * 100, 2), formatTrimmed(f.high * 100, 2)];
+    return [`${SIGNS[n]} ${low === high ? low : `${low}–${high}`}`];
+  }).join(' · ');
+
+/** Puts a product of a list on the shelf, and on the bench where that is wanted. */
+function usePin() {
+  const [fetchRecord, { isFetching }] = useLazyCatalogueRecordQuery();
+  const { keep, saving } = useKeep('product');
+  const { places } = useBenchPlaces();
+  const { toggle } = useBenchChanges();
+  const dispatch = useAppDispatch();
+  const pin = async (product: CatalogueProduct, bench: boolean): Promise<void> => {
+    const found = await fetchRecord(product.id);
+    if (!found.data) {
+      if (found.error)
+        dispatch(deskSlice.actions.noticed({ text: problemOf(found.error).detail, recordId: undefined }));
+      return;
+    }
+    const kept = await keep(
+      found.data.record,
+      undefined,
+      `“${product.name}” stands on the shelf${bench ? ' and the bench' : ''}.`,
+    );
+    if (kept && bench) toggle('product', kept.id);
+  };
+  return { pin, busy: saving || isFetching, full: places.length >= MOST_ON_BENCH };
+}
+
+interface RankedBy {
+  readonly by: RankedNutrient | '';
+  /** The most that the cheapest of all may cost: what reaches below it is tied with it. */
+  readonly bestHigh: number | undefined;
+  /** What the bars are drawn against. */
+  readonly widest: number;
+}
+
+/** What a kg of the nutrient costs, drawn from the least to the most. */
+function CostCell({ product, by, bestHigh, widest, first }: RankedBy & { product: CatalogueProduct; first: boolean }) {
+  const { cost, pricePerKg, currency } = product;
+  if (by === '' || !cost)
+    return (
+      <span className="w-56 text-right text-faint max-sm:w-auto">
+        {pricePerKg === null ? 'no price' : `${formatTrimmed(pricePerKg, 3)} ${currency ?? ''} a kg`}
+      </span>
+    );
+  const x = (n: number): number => Math.min(BAR, (n / widest) * BAR);
+  const high = cost.high ?? widest;
+  const tied = !first && bestHigh !== undefined && cost.low <= bestHigh;
+  return (
+    <span className="flex w-72 items-center justify-end gap-3 max-sm:w-auto">
+      {tied && <span className="text-sm text-slate">tie</span>}
+      <svg width={BAR} height={12} className="max-md:hidden" aria-hidden="true">
+        <rect x={0} y={5} width={x(cost.mid)} height={2} fill="var(--rule)" />
+        <rect x={x(cost.low)} y={3} width={Math.max(3, x(high) - x(cost.low))} height={6} fill="var(--moss)" />
+      </svg>
+      <span className="w-32 text-right tabular-nums">
+        <b>
+          {formatTrimmed(cost.low, 3)}
+          {cost.high === null
+            ? ' and more'
+            : cost.high - cost.low > 0.005 * cost.mid
+              ? `–${formatTrimmed(cost.high, 3)}`
+              : ''}
+        </b>{' '}
+        <span className="text-sm text-faint">
+          {currency}/kg {SIGNS[by]}
+        </span>
+      </span>
+    </span>
+  );
+}
+
+function ProductRow({ product, first, ...ranked }: RankedBy & { product: CatalogueProduct; first: boolean }) {
+  const { pin, busy, full } = usePin();
+  return (
+    <li
+      className="flex items-center gap-3 border-b border-rule"
+      style={{ height: ROW }}
+      data-testid="catalogue-product"
+    >
+      <span className="min-w-0 flex-1 leading-tight">
+        <b className="block truncate font-slab text-[0.9375rem]" title={product.name}>
+          {product.name}
+        </b>
+        <span className="block truncate text-sm text-faint">
+          {[product.seller, product.form, shares(product)].filter(Boolean).join(', ')}
+        </span>
+      </span>
+      <CostCell product={product} first={first} {...ranked} />
+      <span className="flex gap-2 text-sm">
+        <button type="button" className="plain" disabled={busy} onClick={() => void pin(product, false)}>
+          shelf<span className="sr-only">: put {product.name} there</span>
+        </button>
+        <button type="button" className="plain" disabled={busy || full} onClick={() => void pin(product, true)}>
+          bench<span className="sr-only">: put {product.name} there</span>
+        </button>
+      </span>
+    </li>
+  );
+}
+
+interface PageRowsProps extends RankedBy {
+  readonly asked: Asked;
+  readonly nth: number;
+  readonly onNext: (nth: number, next: string | null) => void;
+}
+/** One page of the list; while it is on its way its room stands empty. */
+function PageRows({ asked, nth, onNext, ...ranked }: PageRowsProps) {
+  const { currentData, error } = useCataloguePageQuery(asked);
+  const next = currentData?.next;
+  useEffect(() => {
+    if (next !== undefined) onNext(nth, next);
+  }, [nth, next, onNext]);
+  if (error) return <Failed error={error} />;
+  return (
+    <ul>
+      {currentData?.items.map((product, i) => (
+        <ProductRow key={product.id} product={product} first={nth === 0 && i === 0} {...ranked} />
+      ))}
+    </ul>
+  );
+}
+
+/** Everything that was found, page by page: only those near the view are held and in the page. */
+export function CatalogueRows({ asked, by }: { asked: Asked; by: RankedNutrient | '' }) {
+  const list = useRef<HTMLDivElement>(null);
+  const place = useInPage(list);
+  // Where each page begins; the first has no place.
+  const [places, setPlaces] = useState<readonly (string | undefined)[]>([undefined]);
+  const { data: first } = useCataloguePageQuery(asked);
+  const virtual = useVirtualizer({
+    count: places.length,
+    getScrollElement: () => place?.scroller ?? null,
+    estimateSize: (nth) =>
+      (nth === places.length - 1 && nth === 0 ? Math.max(1, first?.items.length ?? 1) : PAGE) * ROW,
+    overscan: 1,
+    scrollMargin: place?.margin ?? 0,
+  });
+  const [onNext] = useState(
+    () =>
+      (nth: number, next: string | null): void =>
+        setPlaces((before) => (next !== null && before.length === nth + 1 ? [...before, next] : before)),
+  );
+  const bestHigh = first?.items[0]?.cost?.high ?? undefined;
+  const widest = 1.2 * Math.max(1e-9, ...(first?.items ?? []).map((p) => p.cost?.high ?? p.cost?.mid ?? 0));
+  return (
+    <div ref={list} className="relative" style={{ height: virtual.getTotalSize() }} data-testid="catalogue">
+      {virtual.getVirtualItems().map(({ key, index, start }) => {
+        const after = places[index];
+        return (
+          <div
+            key={key}
+            ref={virtual.measureElement}
+            data-index={index}
+            className="absolute top-0 left-0 w-full"
+            style={{ transform: `translateY(${start - virtual.options.scrollMargin}px)` }}
+          >
+            <PageRows
+              asked={after === undefined ? asked : { ...asked, after }}
+              nth={index}
+              onNext={onNext}
+              by={by}
+              bestHigh={bestHigh}
+              widest={widest}
+            />
+          </div>
+        );
+      })}
+    </div>
+  );
+}

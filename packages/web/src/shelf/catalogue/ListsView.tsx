@@ -1,0 +1,259 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  CATALOGUE_CHANGES,
+  type CatalogueChange,
+  type CatalogueList,
+  type CataloguePreview,
+} from '@wheat-ledger/contract';
+import { formatTrimmed, printDay } from '@wheat-ledger/core';
+import { problemOf } from '../../app/api';
+import { deskSlice } from '../../app/slices';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { asTableFile, TABLE_FILES } from '../../papers/sheets';
+import { FormPart } from '../../ui/EditForm';
+import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
+import { Empty, Failed, Loading, Remark, Sheet } from '../../ui/Sheet';
+import {
+  useCatalogueChangesQuery,
+  useCatalogueListsQuery,
+  useLeaveListMutation,
+  useReadListMutation,
+  useTakeListBackMutation,
+  useTakeListMutation,
+} from './catalogueApi';
+
+const KIND_WORDS: Readonly<Record<CatalogueChange['kind'], string>> = {
+  new: 'new',
+  dearer: 'dearer',
+  cheaper: 'cheaper',
+  reformulated: 'reformulated',
+  changed: 'changed otherwise',
+  gone: 'gone',
+};
+const MOST_SHOWN = 12;
+
+/** What a list that was read would change, and the rows that could not be read. */
+function Preview({ preview }: { preview: CataloguePreview }) {
+  const { rows, good, problems, differences } = preview;
+  return (
+    <>
+      <p>
+        {good} of {rows} rows were read:{' '}
+        {CATALOGUE_CHANGES.filter((kind) => differences[kind] > 0)
+          .map((kind) => `${differences[kind]} ${KIND_WORDS[kind]}`)
+          .join(', ') || 'nothing differs from the list as it stands'}
+        .
+      </p>
+      {problems.length > 0 && (
+        <ul className="my-1 ml-5 list-disc text-[0.9375rem]">
+          {problems.slice(0, MOST_SHOWN).map((p, i) => (
+            <li key={i}>
+              Row {p.row}: {p.message}
+            </li>
+          ))}
+          {problems.length > MOST_SHOWN && <li>and more.</li>}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** Brings a seller's list in: read, looked at, taken over or left. */
+function BringIn() {
+  const [typed, setTyped] = useState({ list: '', seller: '', currency: 'EUR' });
+  const [preview, setPreview] = useState<CataloguePreview>();
+  const [trouble, setTrouble] = useState<string>();
+  const [read, { isLoading: reading, reset }] = useReadListMutation();
+  const [take, { isLoading: taking }] = useTakeListMutation();
+  const [leave] = useLeaveListMutation();
+  const decimal = useAppSelector((s) => s.settings.decimalMark);
+  const dispatch = useAppDispatch();
+  const name = typed.list.trim();
+  const open = async (chosen: File | undefined): Promise<void> => {
+    if (!chosen) return;
+    setTrouble(undefined);
+    setPreview(undefined);
+    const list = name || chosen.name.replace(/\.[a-z]+$/i, '').slice(0, 120);
+    setTyped({ ...typed, list });
+    try {
+      const file = await asTableFile(chosen);
+      const found = await read({ file, list, currency: typed.currency.trim().toUpperCase(), decimal });
+      if (found.error) setTrouble(problemOf(found.error).detail);
+      else setPreview(found.data);
+    } catch (e) {
+      setTrouble(e instanceof Error ? e.message : 'The file could not be read.');
+    }
+    reset();
+  };
+  const takeOver = async (): Promise<void> => {
+    if (!preview) return;
+    const done = await take({ importId: preview.importId, list: name, seller: typed.seller.trim() });
+    if (done.error) return setTrouble(problemOf(done.error).detail);
+    setPreview(undefined);
+    dispatch(
+      deskSlice.actions.noticed({
+        text: `Took over “${done.data.name}”: ${done.data.products} products.`,
+        recordId: undefined,
+      }),
+    );
+  };
+  const field = (key: keyof typeof typed, label: string, width: string) => (
+    <label className={width}>
+      <span className="block text-sm text-faint">{label}</span>
+      <input
+        className="field"
+        aria-label={label}
+        value={typed[key]}
+        onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
+      />
+    </label>
+  );
+  return (
+    <FormPart title="Bring a list in" hint="a product a row; the headings say what the columns are">
+      <div className="flex flex-wrap items-end gap-3">
+        {field('list', 'Name of the list', 'w-56')}
+        {field('seller', 'Seller', 'w-44')}
+        {field('currency', 'Money where a row names none', 'w-56')}
+        <label className="action focus-within:outline-2">
+          {reading ? 'Reading …' : 'Choose a file'}
+          <input
+            type="file"
+            className="sr-only"
+            aria-label="A seller’s list, as CSV or XLSX"
+            accept={TABLE_FILES}
+            disabled={reading}
+            onChange={(e) => {
+              void open(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
+        </label>
+      </div>
+      {trouble && (
+        <div role="alert" className="mt-2">
+          <Remark tone="caution">{trouble}</Remark>
+        </div>
+      )}
+      {preview && (
+        <div className="mt-3 border-l-4 border-slate bg-paper px-3 py-2" data-testid="list-preview">
+          <Preview preview={preview} />
+          <p className="mt-1 flex gap-2">
+            <button
+              type="button"
+              className="action main"
+              disabled={taking || name === '' || preview.good === 0}
+              onClick={() => void takeOver()}
+            >
+              {taking ? 'Taking over …' : `Take it over as “${name}”`}
+            </button>
+            <button
+              type="button"
+              className="action"
+              onClick={() => {
+                void leave(preview.importId);
+                setPreview(undefined);
+              }}
+            >
+              Leave it
+            </button>
+          </p>
+        </div>
+      )}
+    </FormPart>
+  );
+}
+
+/** What changed with the last revision of a list. */
+function Changes({ id }: { id: string }) {
+  const { data = [], isLoading } = useCatalogueChangesQuery(id);
+  if (isLoading) return <p className="text-faint">…</p>;
+  return (
+    <ul className="my-1 columns-1 text-[0.9375rem] sm:columns-2" data-testid="list-changes">
+      {data.map((c, i) => (
+        <li key={i}>
+          <span className={c.kind === 'dearer' || c.kind === 'gone' ? 'text-beet' : 'text-moss'}>
+            {KIND_WORDS[c.kind]}
+          </span>{' '}
+          {c.name}
+          {c.priceBefore !== null && c.priceAfter !== null && c.priceBefore !== c.priceAfter && (
+            <span className="text-faint">
+              {' '}
+              {formatTrimmed(c.priceBefore, 3)} → {formatTrimmed(c.priceAfter, 3)} a kg
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function ListLine({ list }: { list: CatalogueList }) {
+  const [open, setOpen] = useState(false);
+  const [takeBack, { isLoading }] = useTakeListBackMutation();
+  const dispatch = useAppDispatch();
+  const back = async (): Promise<void> => {
+    const done = await takeBack(list.id);
+    const text = done.error ? problemOf(done.error).detail : `“${list.name}” is as it was before.`;
+    dispatch(deskSlice.actions.noticed({ text, recordId: undefined }));
+  };
+  return (
+    <li className="border-b border-rule py-2" data-testid="list">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h2 className="min-w-0 flex-1 text-lg">{list.name}</h2>
+        <span className="tabular-nums">{list.products} products</span>
+        <span className="text-faint">
+          {list.seller && `${list.seller}, `}
+          {list.takenAt && `taken over on ${printDay(list.takenAt.slice(0, 10))}`}
+        </span>
+        <button type="button" className="plain" aria-expanded={open} onClick={() => setOpen(!open)}>
+          what changed
+        </button>
+        <button type="button" className="plain" disabled={isLoading} onClick={() => void back()}>
+          {list.revision === 1 ? 'take it out' : 'take the last one back'}
+        </button>
+      </div>
+      {open && <Changes id={list.id} />}
+    </li>
+  );
+}
+
+/** Sellers' lists: brought in, looked at, taken back. */
+export function ListsView() {
+  const { data: lists = [], isLoading, error } = useCatalogueListsQuery();
+  if (isLoading) return <Loading what="the lists" />;
+  return (
+    <Sheet
+      title="Sellers’ lists"
+      question="Whose whole lists do we search?"
+      actions={
+        <Link to="/shelf/catalogue" className="action main">
+          Search them
+        </Link>
+      }
+    >
+      {error !== undefined && <Failed error={error} />}
+      {lists.length === 0 ? (
+        <Empty>No list yet. The shelf keeps what you have; lists hold what could be bought.</Empty>
+      ) : (
+        <ul className="mb-6">
+          {lists.map((list) => (
+            <ListLine key={list.id} list={list} />
+          ))}
+        </ul>
+      )}
+      <BringIn />
+      <MarginNotes>
+        <MarginNote title="The next list of a seller">
+          <p>
+            Bring it in under the same name. Before anything changes you see what is new, dearer, cheaper, reformulated
+            and gone; it is taken over as one, and taken back as one.
+          </p>
+        </MarginNote>
+        <MarginNote title="What is the same product">
+          <p>Name, seller and package. A product in two packages is two rows.</p>
+        </MarginNote>
+      </MarginNotes>
+    </Sheet>
+  );
+}

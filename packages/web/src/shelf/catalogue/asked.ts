@@ -1,0 +1,58 @@
+import { RANKED_NUTRIENTS, parseNumber, type RankedNutrient } from '@wheat-ledger/core';
+import type { Asked } from './catalogueApi';
+
+/** What somebody looks for in the catalogue, as typed and chosen. */
+export interface Search {
+  readonly words: string;
+  /** '' ranks by name. */
+  readonly by: RankedNutrient | '';
+  readonly currency: string;
+  /** Percentages as typed; blank where it does not matter. */
+  readonly atLeast: Readonly<Partial<Record<RankedNutrient, string>>>;
+  readonly form: string;
+  readonly organic: string;
+  readonly seller: string;
+  readonly list: string;
+  readonly chloride: string;
+}
+export const NO_SEARCH: Search = {
+  words: '',
+  by: 'N',
+  currency: '',
+  atLeast: {},
+  form: '',
+  organic: '',
+  seller: '',
+  list: '',
+  chloride: '',
+};
+
+/** A percentage as typed; undefined where it is none. */
+function percent(typed: string): number | undefined {
+  const read = parseNumber(typed.replace(/\s*%$/, ''));
+  return read.ok && read.value >= 0 && read.value <= 100 ? read.value : undefined;
+}
+/** Whether something typed as a percentage cannot be read as one. */
+export const isNoPercent = (typed: string): boolean => typed.trim() !== '' && percent(typed.trim()) === undefined;
+
+/**
+ * A search as the server is asked; what cannot be read asks nothing.
+ * @param currency the money it is ranked in, where none was chosen
+ * @example askedBy({ ...NO_SEARCH, words: 'oak' }, 'EUR') // { by: 'N', currency: 'EUR', words: 'oak' }
+ */
+export function askedBy(search: Search, currency: string): Asked {
+  const money = search.currency || currency;
+  const least = RANKED_NUTRIENTS.flatMap((n) => {
+    const share = percent((search.atLeast[n] ?? '').trim());
+    return share === undefined || share === 0 ? [] : [`${n}:${Number(share.toFixed(4))}`];
+  });
+  const chloride = search.chloride.trim() === '' ? undefined : percent(search.chloride.trim());
+  const plain = { form: search.form, organic: search.organic, seller: search.seller, list: search.list };
+  return {
+    ...(search.by && money ? { by: search.by, currency: money } : {}),
+    ...(search.words.trim() ? { words: search.words.trim().slice(0, 100) } : {}),
+    ...(least.length > 0 ? { atLeast: least.join(',') } : {}),
+    ...Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== '')),
+    ...(chloride === undefined ? {} : { chloride: String(chloride) }),
+  };
+}

@@ -1,0 +1,84 @@
+import type {
+  CatalogueChange,
+  CatalogueCount,
+  CatalogueList,
+  CataloguePage,
+  CataloguePreview,
+  CatalogueRecord,
+} from '@wheat-ledger/contract';
+import type { DecimalMark } from '@wheat-ledger/core';
+import { api } from '../../app/api';
+
+/** What a catalogue is asked, as it stands in an address. */
+export type Asked = Readonly<Record<string, string>>;
+/** Pages that are no longer looked at are forgotten so soon, s: however long one scrolls, only a few are held. */
+const FORGOTTEN_AFTER = 5;
+
+const catalogueApi = api.enhanceEndpoints({ addTagTypes: ['catalogue'] }).injectEndpoints({
+  endpoints: (build) => ({
+    cataloguePage: build.query<CataloguePage, Asked>({
+      query: (params) => ({ url: 'catalogue/products', params }),
+      keepUnusedDataFor: FORGOTTEN_AFTER,
+      providesTags: ['catalogue'],
+    }),
+    catalogueCount: build.query<CatalogueCount, Asked>({
+      query: (params) => ({ url: 'catalogue/count', params }),
+      keepUnusedDataFor: FORGOTTEN_AFTER,
+      providesTags: ['catalogue'],
+    }),
+    catalogueFacets: build.query<Readonly<Record<string, readonly { value: string; count: number }[]>>, Asked>({
+      query: (params) => ({ url: 'catalogue/facets', params }),
+      keepUnusedDataFor: FORGOTTEN_AFTER,
+      providesTags: ['catalogue'],
+    }),
+    catalogueCurrencies: build.query<readonly string[], void>({
+      query: () => 'catalogue/currencies',
+      providesTags: ['catalogue'],
+    }),
+    catalogueRecord: build.query<CatalogueRecord, string>({ query: (id) => `catalogue/products/${id}` }),
+    catalogueLists: build.query<readonly CatalogueList[], void>({
+      query: () => 'catalogue/lists',
+      providesTags: ['catalogue'],
+    }),
+    catalogueChanges: build.query<readonly CatalogueChange[], string>({
+      query: (id) => `catalogue/lists/${id}/changes`,
+      providesTags: ['catalogue'],
+    }),
+    readList: build.mutation<
+      CataloguePreview,
+      { file: File; list: string; currency: string; decimal: DecimalMark | undefined }
+    >({
+      query: ({ file, list, currency, decimal }) => ({
+        url: 'catalogue/imports',
+        method: 'POST',
+        params: { list, ...(currency ? { currency } : {}), ...(decimal ? { decimal } : {}) },
+        headers: { 'Content-Type': 'text/csv' },
+        body: file,
+      }),
+    }),
+    takeList: build.mutation<CatalogueList, { importId: string; list: string; seller: string }>({
+      query: ({ importId, ...body }) => ({ url: `catalogue/imports/${importId}/take`, method: 'POST', body }),
+      invalidatesTags: ['catalogue'],
+    }),
+    leaveList: build.mutation<void, string>({
+      query: (importId) => ({ url: `catalogue/imports/${importId}/leave`, method: 'POST' }),
+    }),
+    takeListBack: build.mutation<CatalogueList, string>({
+      query: (id) => ({ url: `catalogue/lists/${id}/take-back`, method: 'POST' }),
+      invalidatesTags: ['catalogue'],
+    }),
+  }),
+});
+export const {
+  useCataloguePageQuery,
+  useCatalogueCountQuery,
+  useCatalogueFacetsQuery,
+  useCatalogueCurrenciesQuery,
+  useLazyCatalogueRecordQuery,
+  useCatalogueListsQuery,
+  useCatalogueChangesQuery,
+  useReadListMutation,
+  useTakeListMutation,
+  useLeaveListMutation,
+  useTakeListBackMutation,
+} = catalogueApi;
