@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { startProxy } from '../scripts/lib/proxy.mjs';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 
 export const ROOT = resolve(__dirname, '..');
@@ -45,9 +46,19 @@ export async function createDatabase(url: string): Promise<void> {
 const running = new Set<ChildProcess>();
 afterAll(() => running.forEach((child) => child.kill('SIGTERM')));
 
-/** The built program, as `npm start` runs it, on a database of its own. */
-export async function startLedger({ url = databaseUrl(), sample = true, port = 0, scale = '' } = {}): Promise<Ledger> {
-  await createDatabase(url);
+interface Served {
+  readonly address: string;
+  readonly child: ChildProcess;
+  readonly stop: () => Promise<void>;
+}
+interface ServeOptions {
+  readonly url: string;
+  readonly sample: boolean;
+  readonly port: number;
+  readonly scale: string;
+}
+/** One server of a database, as `npm start` runs it. */
+async function serve({ url, sample, port, scale }: ServeOptions): Promise<Served> {
   const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {
     env: {
       ...process.env,
@@ -77,13 +88,40 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
   return {
     address,
     child,
-    api: async <T>(path: string, init?: RequestInit) =>
-      (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
     stop: async () => {
       child.kill('SIGTERM');
       await gone;
     },
   };
+}
+
+const ledgerAt = (address: string, child: ChildProcess, stop: () => Promise<void>): Ledger => ({
+  address,
+  child,
+  api: async <T>(path: string, init?: RequestInit) =>
+    (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
+  stop,
+});
+
+/** Two servers of one new database, started at once, behind a proxy that gives them turns. */
+export async function startTwo(options: ServeOptions): Promise<Ledger & { readonly servers: readonly Served[] }> {
+  const servers = await Promise.all([serve(options), serve({ ...options, port: 0 })]);
+  const [first] = servers;
+  const proxy = await startProxy(servers.map((s) => s.address));
+  const stop = async (): Promise<void> => {
+    await proxy.stop();
+    await Promise.all(servers.map((s) => s.stop()));
+  };
+  return { ...ledgerAt(proxy.address, first.child, stop), servers };
+}
+
+/** The built program on a database of its own; with `E2E_TWO=1` two servers of it behind a proxy. */
+export async function startLedger({ url = databaseUrl(), sample = true, port = 0, scale = '' } = {}): Promise<Ledger> {
+  await createDatabase(url);
+  const options = { url, sample, port, scale };
+  if (process.env['E2E_TWO'] && port === 0) return startTwo(options);
+  const { address, child, stop } = await serve(options);
+  return ledgerAt(address, child, stop);
 }
 
 /** Lays bags on the ledger's bench by their names, in that order, and nothing else. */

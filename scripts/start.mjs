@@ -1,14 +1,16 @@
-// npm start: everything from a bare machine to an address, stopped cleanly by Ctrl-C.
+// npm start: everything from a bare machine to an address, stopped cleanly by Ctrl-C. `npm run start:two` puts two servers of one database behind a proxy.
 import { join } from 'node:path';
 import { checkNode } from './lib/machine.mjs';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { portFree, startDatabase } from './lib/database.mjs';
 import { ROOT } from './lib/run.mjs';
 import { startPriceFeed } from './lib/priceFeed.mjs';
+import { startProxy } from './lib/proxy.mjs';
 import { startScale } from './lib/scale.mjs';
 import { startServer } from './lib/server.mjs';
 
 const sample = !process.argv.includes('--empty');
+const two = process.argv.includes('--two');
 const PORT = Number(process.env.PORT ?? 4180);
 
 function checkPort() {
@@ -39,14 +41,16 @@ async function main() {
   const database = process.env.DATABASE_URL
     ? undefined
     : await startDatabase(process.env.WHEAT_LEDGER_DATA ?? join(ROOT, '.data/postgres'));
-  let server;
+  const servers = [];
+  let proxy;
   let feed;
   let scale;
   let stopping = false;
   const shutDown = async (code) => {
     if (stopping) return;
     stopping = true;
-    await server?.stop();
+    await proxy?.stop();
+    await Promise.all(servers.map((server) => server.stop()));
     await feed?.stop();
     await scale?.stop();
     await database?.stop();
@@ -58,26 +62,34 @@ async function main() {
     await checkPortFree();
     feed = process.env.PRICE_FEED ? undefined : await startPriceFeed();
     scale = process.env.SCALE ? undefined : await startScale();
-    server = await startServer(process.env.DATABASE_URL || database.url, {
-      port: PORT,
-      sample,
-      inherit: true,
-      priceFeed: process.env.PRICE_FEED || feed.address,
-      scale: process.env.SCALE || scale.address,
-      onPid: database?.servedBy,
-    });
+    const start = (port) =>
+      startServer(process.env.DATABASE_URL || database.url, {
+        port,
+        sample,
+        inherit: true,
+        priceFeed: process.env.PRICE_FEED || feed.address,
+        scale: process.env.SCALE || scale.address,
+        onPid: database?.servedBy,
+      });
+    // Two that start at once on a new database take turns: one migrates it and loads the sample, the other waits.
+    servers.push(...(await Promise.all(two ? [start(0), start(0)] : [start(PORT)])));
+    if (two)
+      proxy = await startProxy(
+        servers.map((server) => server.address),
+        PORT,
+      );
   } catch (error) {
     console.error(error.message);
     await shutDown(1);
     return;
   }
-  server.child.once('close', () => {
-    if (!stopping) {
-      console.error('The server stopped by itself.');
+  for (const server of servers)
+    server.child.once('close', () => {
+      if (stopping) return;
+      console.error('A server stopped by itself.');
       void shutDown(1);
-    }
-  });
-  console.log(server.address);
+    });
+  console.log(proxy?.address ?? servers[0].address);
   console.log('Ctrl-C stops it; what you entered stays.');
 }
 

@@ -100,7 +100,8 @@ function lives(pid, words) {
   }
 }
 
-const firstLine = (file) => (existsSync(file) ? Number(readFileSync(file, 'utf8').split('\n')[0]) : 0);
+const pidsIn = (file) => (existsSync(file) ? readFileSync(file, 'utf8').split('\n').map(Number) : []);
+const firstLine = (file) => pidsIn(file)[0] ?? 0;
 
 /** Stops a process that is left over, by its pid, when its command line shows that it is the one meant. */
 async function stopLeftover(pid, words, what) {
@@ -119,7 +120,8 @@ async function takeOver(data, folder) {
   if (other > 0 && other !== process.pid && lives(other, 'scripts'))
     throw new Error(`This ledger is already running (process ${other}). Stop it with Ctrl-C where it was started.`);
   writeFileSync(owner, String(process.pid));
-  await stopLeftover(firstLine(join(folder, 'server')), 'server/dist', 'the earlier server to stop');
+  for (const pid of pidsIn(join(folder, 'server')))
+    await stopLeftover(pid, 'server/dist', 'the earlier server to stop');
   const pidFile = join(data, 'postmaster.pid');
   await stopLeftover(firstLine(pidFile), data, 'the earlier database to stop');
   // A crash can leave an empty pid file, which PostgreSQL would refuse to start over.
@@ -188,7 +190,11 @@ export async function startDatabase(folder, { database = 'wheat_ledger', throwaw
     stopping = true;
     return stop(child, 'SIGINT', 20);
   };
-  /** Notes which server works on this database, so that a later start can stop it when this one is killed. */
-  const servedBy = (pid) => writeFileSync(join(folder, 'server'), String(pid));
+  const serving = [];
+  /** Notes which servers work on this database, so that a later start can stop them when this one is killed. */
+  const servedBy = (pid) => {
+    serving.push(pid);
+    writeFileSync(join(folder, 'server'), serving.join('\n'));
+  };
   return { url: urlOf(database), urlOf, psql, bin, connect, env, servedBy, pidOf: () => child.pid, stop: end };
 }

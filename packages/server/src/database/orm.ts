@@ -36,6 +36,7 @@ import { Migration0025Measured } from './migrations/Migration0025Measured.js';
 import { Migration0026Trials } from './migrations/Migration0026Trials.js';
 import { Migration0027UnitPhotos } from './migrations/Migration0027UnitPhotos.js';
 import { Migration0028Catalogue } from './migrations/Migration0028Catalogue.js';
+import { Migration0029Progress } from './migrations/Migration0029Progress.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -121,6 +122,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0026Trials,
   Migration0027UnitPhotos,
   Migration0028Catalogue,
+  Migration0029Progress,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

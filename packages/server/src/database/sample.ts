@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import type { INestApplicationContext } from '@nestjs/common';
 import { MikroORM, RequestContext } from '@mikro-orm/postgresql';
 import {
@@ -25,6 +26,8 @@ import {
 } from '@wheat-ledger/contract';
 import {
   BENCH,
+  CATALOGUE_LIST,
+  catalogueListCsv,
   CLAIMS,
   claimWithStudies,
   CROPS,
@@ -46,6 +49,8 @@ import {
   SOIL_REPORTS,
   STUDIES,
 } from '@wheat-ledger/demo';
+import { CatalogueImports } from '../catalogue/catalogueImport.service.js';
+import { CatalogueRevisions } from '../catalogue/catalogueRevisions.js';
 import { StudyStore } from '../claims/study.store.js';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
@@ -174,6 +179,21 @@ async function load(app: INestApplicationContext): Promise<void> {
   }
   await loadMeasured(app, onGround);
   await loadTrials(app, plotOf);
+  await loadList(app);
+}
+
+/** A list of sellers, by the door that lists come through. */
+async function loadList(app: INestApplicationContext): Promise<void> {
+  const { name, seller } = CATALOGUE_LIST;
+  const { importId, problems } = await app.get(CatalogueImports).read({
+    body: Readable.from([Buffer.from(catalogueListCsv())]),
+    list: name,
+    currency: undefined,
+    decimal: 'point',
+    signal: new AbortController().signal,
+  });
+  if (problems.length > 0) throw new Error(`The sample's list does not fit: ${problems[0]?.message}`);
+  await app.get(CatalogueRevisions).take(importId, name, seller);
 }
 
 /** Trials with their sheets. */

@@ -103,8 +103,8 @@ export class CsvController {
 
   /** How far a running import is; 404 when it is over. */
   @Get(':job')
-  progress(@Param('job', new ParseUUIDPipe()) job: string): CsvProgress {
-    const found = this.csv.progress(job);
+  async progress(@Param('job', new ParseUUIDPipe()) job: string): Promise<CsvProgress> {
+    const found = await this.csv.progressOf(job);
     if (!found) throw notFound('import');
     return found;
   }

@@ -26,6 +26,7 @@ import { stockOnHand, typedNumber, type DecimalMark, type StockMovement } from '
 import Papa from 'papaparse';
 import { ProblemException } from '../common/problems.js';
 import { Gate } from '../common/gate.js';
+import { Progress } from '../common/progress.service.js';
 import { Operations } from '../records/operations.js';
 import { snapshot } from '../common/snapshot.js';
 import { textOf } from '../common/textUpload.js';
@@ -60,7 +61,6 @@ const isBlank = (cells: readonly string[]): boolean => cells.every((c) => c.trim
 /** The shelf out to CSV and in from it, row by row: no table is ever whole in memory. */
 @Injectable()
 export class CsvService {
-  private readonly running = new Map<string, CsvProgress>();
   private readonly imports = new Gate('imports');
 
   constructor(
@@ -68,10 +68,11 @@ export class CsvService {
     private readonly products: ProductStore,
     private readonly movements: MovementStore,
     private readonly operations: Operations,
+    private readonly progress: Progress,
   ) {}
 
-  progress(job: string): CsvProgress | undefined {
-    return this.running.get(job);
+  progressOf(job: string): Promise<CsvProgress | undefined> {
+    return this.progress.of(job);
   }
 
   /** The shelf as it stands at one moment. */
@@ -143,16 +144,17 @@ export class CsvService {
     } catch (error) {
       throw upload.signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was written.') : error;
     } finally {
-      if (upload.job) this.running.delete(upload.job);
+      if (upload.job) await this.progress.done(upload.job);
     }
   }
 
   private async textOfUpload({ body, job, ofBytes }: CsvUpload): Promise<string> {
-    const onBytes = (bytes: number): void => {
-      if (job) this.running.set(job, { rows: 0, bytes, ofBytes });
-    };
     const pieces: string[] = [];
-    for await (const piece of textOf(body, MOST_CSV_BYTES, onBytes)) pieces.push(piece);
+    let bytes = 0;
+    for await (const piece of textOf(body, MOST_CSV_BYTES, (received) => (bytes = received))) {
+      pieces.push(piece);
+      if (job) await this.progress.tell(job, { rows: 0, bytes, ofBytes });
+    }
     return pieces.join('');
   }
 
@@ -180,10 +182,7 @@ export class CsvService {
         report.bad += some.length - good.length;
         report.problems.push(...told.slice(0, MOST_PROBLEMS - report.problems.length));
         if (upload.job)
-          this.running.set(upload.job, {
-            ...(this.running.get(upload.job) ?? { bytes: 0, ofBytes: upload.ofBytes }),
-            rows: report.rows,
-          });
+          await this.progress.tell(upload.job, { rows: report.rows, bytes: text.length, ofBytes: upload.ofBytes });
       }
       upload.signal.throwIfAborted();
       if (report.rows === 0) throw unreadable('Expected a heading line and at least one row.');

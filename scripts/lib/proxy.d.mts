@@ -1,0 +1,4 @@
+export function startProxy(
+  addresses: readonly string[],
+  port?: number,
+): Promise<{ readonly address: string; readonly stop: () => Promise<void> }>;
