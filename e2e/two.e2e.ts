@@ -1,3 +1,5 @@
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
 import { inputOf, type CsvProgress, type ProductRecord } from '@wheat-ledger/contract';
 import {
   createDatabase,
@@ -6,6 +8,7 @@ import {
   fill,
   clickButton,
   openScreen,
+  ROOT,
   startTwo,
   type Screen,
 } from './harness';
@@ -69,6 +72,23 @@ test('how far an import of one server is, the other says', async () => {
   expect((await sent).status).toBe(200);
   expect(told?.bytes).toBeGreaterThan(0);
   expect((await at(1, `shelf/csv/${job}`)).status).toBe(404);
+});
+
+/** The doctor, looking at a database. */
+const doctor = (url: string) =>
+  spawnSync(process.execPath, [join(ROOT, 'scripts/doctor.mjs'), '--database'], {
+    env: { ...process.env, DATABASE_URL: url },
+    encoding: 'utf8',
+  });
+
+test('the doctor finds what a database needs, and says what is not there', () => {
+  const { stdout, status } = doctor(process.env['TEST_DATABASE_URL'] ?? '');
+  expect(stdout).toMatch(/yes {2}PostgreSQL 13 or newer/);
+  expect(stdout).toMatch(/yes {2}the extension pg_trgm/);
+  expect(stdout).not.toMatch(/^no /m);
+  expect(status).toBe(0);
+  expect(doctor('').stderr).toMatch(/DATABASE_URL is not set/);
+  expect(doctor('postgresql://nobody@127.0.0.1:1/none')).toMatchObject({ status: 1, stdout: '' });
 });
 
 test('a page works through the proxy, and goes on when one of the two is gone', async () => {

@@ -54,6 +54,8 @@ class ListTakeDto {
   seller!: string;
 }
 const ID = new ParseUUIDPipe();
+/** A list of a million products is compared and taken over for minutes, in which nothing is sent. */
+const PATIENCE_MS = 3_600_000;
 
 /** Lists of very many products: searched and ranked, read in, taken over and taken back. */
 @Controller('catalogue')
@@ -117,6 +119,7 @@ export class CatalogueController {
     @Res({ passthrough: true }) response: Response,
     @Query(inputPipe(ListReadDto)) { list, currency, decimal }: ListReadDto,
   ): Promise<CataloguePreview> {
+    request.setTimeout(PATIENCE_MS);
     const gone = new AbortController();
     response.once('close', () => {
       if (!response.writableFinished) gone.abort();
@@ -131,9 +134,11 @@ export class CatalogueController {
   @HttpCode(HttpStatus.OK)
   @ApiBody({ type: ListTakeDto })
   take(
+    @Req() request: Request,
     @Param('id', ID) id: string,
     @Body(inputPipe(ListTakeDto)) { list, seller }: ListTakeDto,
   ): Promise<CatalogueList> {
+    request.setTimeout(PATIENCE_MS);
     return this.revisions.take(id, list.trim(), seller.trim());
   }
 
@@ -145,7 +150,8 @@ export class CatalogueController {
 
   @Post('lists/:id/take-back')
   @HttpCode(HttpStatus.OK)
-  takeBack(@Param('id', ID) id: string): Promise<CatalogueList> {
+  takeBack(@Req() request: Request, @Param('id', ID) id: string): Promise<CatalogueList> {
+    request.setTimeout(PATIENCE_MS);
     return this.revisions.takeBack(id);
   }
 }

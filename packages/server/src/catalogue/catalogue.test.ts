@@ -207,6 +207,15 @@ test('pages follow each other without a gap or a double, among equal costs too',
   expect(body).toMatchObject({ form: [{ value: 'granule', count: 230 }], seller: [{ value: 'Brindle', count: 230 }] });
 });
 
+test('with its first revision a list goes whole', async () => {
+  const list = await take([HEAD, row('Alone', '5', '10')].join('\n'), 'Once');
+  const { body } = await t.http.post(`/api/v1/catalogue/lists/${list.id}/take-back`).expect(200);
+  expect(body).toMatchObject({ revision: 0, products: 0 });
+  expect(names(await page('words=alone'))).toEqual([]);
+  expect(await ask(t.databaseUrl, `select 1 from catalogue_list where id = '${list.id}'`)).toEqual([]);
+  await t.http.post(`/api/v1/catalogue/lists/${list.id}/take-back`).expect(404);
+});
+
 test('a product that stands twice counts once, and rows that cannot be read are told by their line', async () => {
   const csv = [HEAD, row('Twice', '5', '10'), row('Twice', '6', '11'), row('Odd', 'lots', '10'), ',,,,,,,,,,,'].join(
     '\n',

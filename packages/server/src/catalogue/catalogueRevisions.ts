@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { CATALOGUE_CHANGES, type CatalogueDifferences, type CatalogueList } from '@wheat-ledger/contract';
 import { RANKED_NUTRIENTS } from '@wheat-ledger/core';
-import { notFound, ProblemException } from '../common/problems.js';
+import { notFound } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 
 const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]);
@@ -28,6 +28,15 @@ const BESIDE = `(select * from catalogue_staging where import_id = ? and workspa
   left join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id`;
 /** Lists that nobody took over are forgotten after an hour. */
 const KEPT = '1 hour';
+
+type Run = (sql: string, values: readonly unknown[]) => Promise<unknown>;
+/** An import on its way into a list. */
+interface Taking {
+  readonly importId: string;
+  readonly list: string;
+  readonly revision: number;
+  readonly ledger: string;
+}
 
 /** Revisions of lists: what an import would change, taking it over as one, and taking it back as one. */
 @Injectable()
@@ -93,7 +102,7 @@ export class CatalogueRevisions {
   async take(importId: string, name: string, seller: string): Promise<CatalogueList> {
     const { id: ledger } = this.scope;
     const id = await this.em.transactional(async (em) => {
-      const run = (sql: string, values: readonly unknown[]): Promise<unknown> => em.execute(sql, [...values]);
+      const run: Run = (sql, values) => em.execute(sql, [...values]);
       await run('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`catalogue of ${ledger}`]);
       const [staged] = await em.execute<{ row: number }[]>(
         'select row from catalogue_staging where import_id = ? and workspace_id = ? limit 1',
@@ -110,15 +119,7 @@ export class CatalogueRevisions {
           name,
           seller,
         ]);
-      await run(
-        `insert into catalogue_change (workspace_id, list_id, revision, key, kind, before, price_before, price_after)
-         select ?, ?, ?, key, kind, before, was, now from (
-           select coalesce(s.key, p.key) as key, case when s.key is null then 'gone' else ${KIND} end as kind,
-             case when p.id is not null then jsonb_build_object('row', to_jsonb(p), 'record', r.record) end as before,
-             p.price_per_kg as was, s.price_per_kg as now
-           from ${BESIDE}) as found where kind is not null`,
-        [ledger, list, revision, importId, ledger, list, ledger],
-      );
+      if (known) await this.noteChanges(run, { importId, list, revision, ledger });
       await this.apply(run, { importId, list, revision, ledger });
       return list;
     });
@@ -126,10 +127,39 @@ export class CatalogueRevisions {
     return this.listById(id);
   }
 
-  private async apply(
-    run: (sql: string, values: readonly unknown[]) => Promise<unknown>,
-    { importId, list, revision, ledger }: { importId: string; list: string; revision: number; ledger: string },
-  ): Promise<void> {
+  /** Keeps what was before of every row that changes. Of the first revision all is new, which needs no note. */
+  private async noteChanges(run: Run, { importId, list, revision, ledger }: Taking): Promise<void> {
+    await run(
+      `insert into catalogue_change (workspace_id, list_id, revision, key, kind, before, price_before, price_after)
+       select ?, ?, ?, key, kind, before, was, now from (
+         select coalesce(s.key, p.key) as key, case when s.key is null then 'gone' else ${KIND} end as kind,
+           case when p.id is not null then jsonb_build_object('row', to_jsonb(p), 'record', r.record) end as before,
+           p.price_per_kg as was, s.price_per_kg as now
+         from ${BESIDE}) as found where kind is not null`,
+      [ledger, list, revision, importId, ledger, list, ledger],
+    );
+  }
+
+  private async apply(run: Run, taking: Taking): Promise<void> {
+    const { importId, list, revision, ledger } = taking;
+    if (revision > 1) await this.change(run, taking);
+    await run(
+      `with added as (
+         insert into catalogue_product (workspace_id, list_id, key, ${FACTS.join(', ')})
+         select s.workspace_id, ?, s.key, ${of('s', FACTS)} from catalogue_staging s
+         where s.import_id = ? and s.workspace_id = ? on conflict (workspace_id, list_id, key) do nothing
+         returning id, key)
+       insert into catalogue_record (product_id, workspace_id, record)
+       select a.id, s.workspace_id, s.record from added a
+       join catalogue_staging s on s.key = a.key and s.import_id = ? and s.workspace_id = ?`,
+      [list, importId, ledger, importId, ledger],
+    );
+    await run('delete from catalogue_staging where import_id = ? and workspace_id = ?', [importId, ledger]);
+    await this.counted(run, list, revision, ledger);
+  }
+
+  /** Takes out what is gone and brings what changed to what it is now. */
+  private async change(run: Run, { importId, list, revision, ledger }: Taking): Promise<void> {
     const changed = `select c.key from catalogue_change c where c.workspace_id = ? and c.list_id = ? and c.revision = ?`;
     await run(
       `delete from catalogue_product where workspace_id = ? and list_id = ? and key in (${changed} and c.kind = 'gone')`,
@@ -146,27 +176,9 @@ export class CatalogueRevisions {
          and r.product_id = p.id and r.workspace_id = p.workspace_id and p.key in (${changed})`,
       [ledger, list, importId, ledger, ledger, list, revision],
     );
-    await run(
-      `with added as (
-         insert into catalogue_product (workspace_id, list_id, key, ${FACTS.join(', ')})
-         select s.workspace_id, ?, s.key, ${of('s', FACTS)} from catalogue_staging s
-         where s.import_id = ? and s.workspace_id = ? on conflict (workspace_id, list_id, key) do nothing
-         returning id, key)
-       insert into catalogue_record (product_id, workspace_id, record)
-       select a.id, s.workspace_id, s.record from added a
-       join catalogue_staging s on s.key = a.key and s.import_id = ? and s.workspace_id = ?`,
-      [list, importId, ledger, importId, ledger],
-    );
-    await run('delete from catalogue_staging where import_id = ? and workspace_id = ?', [importId, ledger]);
-    await this.counted(run, list, revision, ledger);
   }
 
-  private async counted(
-    run: (sql: string, values: readonly unknown[]) => Promise<unknown>,
-    list: string,
-    revision: number,
-    ledger: string,
-  ): Promise<void> {
+  private async counted(run: Run, list: string, revision: number, ledger: string): Promise<void> {
     await run(
       `update catalogue_list set revision = ?, taken_at = now(),
          products = (select count(*) from catalogue_product where workspace_id = ? and list_id = ?)
@@ -176,17 +188,20 @@ export class CatalogueRevisions {
   }
 
   /**
-   * Takes the last revision of a list back as one: what was new goes, what was changed or gone is again as it was.
-   * @throws ProblemException 404 where there is no such list, 409 where nothing is left to take back
+   * Takes the last revision of a list back as one: what was new goes, what was changed or gone is again as it was. With its first one the list goes.
+   * @throws ProblemException 404 where there is no such list
    */
   async takeBack(list: string): Promise<CatalogueList> {
     const { id: ledger } = this.scope;
-    await this.em.transactional(async (em) => {
-      const run = (sql: string, values: readonly unknown[]): Promise<unknown> => em.execute(sql, [...values]);
+    return this.em.transactional(async (em) => {
+      const run: Run = (sql, values) => em.execute(sql, [...values]);
       await run('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`catalogue of ${ledger}`]);
-      const { revision } = await this.listById(list);
-      if (revision === 0)
-        throw new ProblemException('nothing-left', HttpStatus.CONFLICT, 'Nothing of this list is left to take back.');
+      const known = await this.listById(list);
+      const { revision } = known;
+      if (revision <= 1) {
+        await run('delete from catalogue_list where workspace_id = ? and id = ?', [ledger, list]);
+        return { ...known, revision: 0, products: 0 };
+      }
       const last = 'c.workspace_id = ? and c.list_id = ? and c.revision = ?';
       const at = [ledger, list, revision];
       await run(
@@ -208,8 +223,8 @@ export class CatalogueRevisions {
       );
       await run(`delete from catalogue_change c where ${last}`, at);
       await this.counted(run, list, revision - 1, ledger);
+      return this.listById(list);
     });
-    return this.listById(list);
   }
 
   private async listById(id: string): Promise<CatalogueList> {
