@@ -74,6 +74,25 @@ test('scrolling far keeps a few pages in hand, and every product comes once', as
   await page.close();
 });
 
+test('the cheapest of everything in the lists is found and proven, and follows what is typed', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/cheapest`);
+  await expectText(page, '[data-testid=cheapest]', /gone through \d+ times?; nothing in it makes this cheaper/);
+  const cost = () => page.$eval('[data-testid=cheapest] tfoot b', (e) => Number(e.textContent));
+  const before = await cost();
+  await fill(page, 'N at least, kg', '20');
+  await page.waitForFunction(
+    (was) => Number(document.querySelector('[data-testid=cheapest] tfoot b')?.textContent) > was,
+    {},
+    before,
+  );
+  await fill(page, 'Ca at least, kg', '5');
+  await expectText(page, 'main', /Nothing in the lists brings that within these bounds/);
+  await fill(page, 'Ca at least, kg', 'some');
+  await expectText(page, 'main', /Expected an amount in kg for Ca/);
+  await page.close();
+});
+
 test('the next list is dearer in a fiftieth of it; taken back, the first stands again', async () => {
   const page = await at.screen.open();
   await bringIn(page, 'Spring', 50);

@@ -60,6 +60,7 @@ beforeAll(async () => {
     'the shelf as CSV': '/shelf/csv',
     'the catalogue': '/shelf/catalogue',
     'sellers’ lists': '/shelf/lists',
+    'the cheapest of all': '/shelf/cheapest',
     'trials side by side': '/trials/compare',
     'today’s round': '/rounds?day=2026-05-02',
     'the weeks': '/rounds/weeks',

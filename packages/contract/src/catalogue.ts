@@ -173,3 +173,24 @@ export interface CatalogueChange {
   readonly priceBefore: number | null;
   readonly priceAfter: number | null;
 }
+
+/** Money for a kg of a nutrient: `N:1.95`. */
+const WORTH = /^(?:N|P2O5|K2O|Ca|Mg|S):\d{1,9}(?:\.\d{1,12})?$/;
+
+/** What a catalogue is asked while a recipe is made of it: which products cost least beyond what they are worth to it. */
+export class CataloguePricedQuery extends CatalogueQuery {
+  /** What a kg of each nutrient is worth. */
+  @Transform(asAll)
+  @IsArray({ message: 'Expected worth as nutrients with prices such as N:1.95.' })
+  @ArrayMaxSize(MOST, { message: `Expected at most ${MOST} nutrients.` })
+  @Matches(WORTH, { each: true, message: 'Expected a nutrient and a price such as N:1.95.' })
+  worth!: string[];
+
+  /** What a kg of a nutrient costs that there should be no more of. */
+  @IsOptional()
+  @Transform(asAll)
+  @IsArray()
+  @ArrayMaxSize(MOST, { message: `Expected at most ${MOST} nutrients.` })
+  @Matches(WORTH, { each: true, message: 'Expected a nutrient and a price such as N:1.95.' })
+  burden?: string[];
+}

@@ -49,3 +49,11 @@ export {
   RANKED_NUTRIENTS,
   type RankedNutrient,
 } from './catalogueFacts.js';
+export {
+  type CatalogueColumn,
+  type CheapestOfAll,
+  cheapestOfAll,
+  type NutrientPrices,
+  reducedCost,
+  type WantedOfAll,
+} from './cheapestOfAll.js';

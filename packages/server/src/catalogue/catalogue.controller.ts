@@ -15,6 +15,7 @@ import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { IsIn, IsOptional, Matches } from 'class-validator';
 import {
+  CataloguePricedQuery,
   CatalogueQuery,
   Text,
   type CatalogueChange,
@@ -22,6 +23,7 @@ import {
   type CatalogueList,
   type CataloguePage,
   type CataloguePreview,
+  type CatalogueProduct,
   type CatalogueRecord,
 } from '@wheat-ledger/contract';
 import type { DecimalMark } from '@wheat-ledger/core';
@@ -54,6 +56,10 @@ class ListTakeDto {
   seller!: string;
 }
 const ID = new ParseUUIDPipe();
+const NO_CURRENCY = {
+  path: 'currency',
+  message: 'Expected a currency: money of several kinds is never ranked together.',
+};
 /** A list of a million products is compared and taken over for minutes, in which nothing is sent. */
 const PATIENCE_MS = 3_600_000;
 
@@ -68,11 +74,16 @@ export class CatalogueController {
 
   @Get('products')
   page(@Query(inputPipe(CatalogueQuery)) query: CatalogueQuery): Promise<CataloguePage> {
-    if (query.by !== undefined && query.currency === undefined)
-      throw invalid([
-        { path: 'currency', message: 'Expected a currency: money of several kinds is never ranked together.' },
-      ]);
+    if (query.by !== undefined && query.currency === undefined) throw invalid([NO_CURRENCY]);
     return this.store.page(query);
+  }
+
+  /** Products that cost least beyond what they are worth to a recipe. */
+  @Get('priced')
+  @Throttle({ default: { limit: 600, ttl: 60_000 } })
+  priced(@Query(inputPipe(CataloguePricedQuery)) query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
+    if (query.currency === undefined) throw invalid([NO_CURRENCY]);
+    return this.store.priced(query);
   }
 
   @Get('count')

@@ -5,6 +5,7 @@ import {
   type CatalogueCount,
   type CatalogueList,
   type CataloguePage,
+  type CataloguePricedQuery,
   type CatalogueProduct,
   type CatalogueQuery,
   type CatalogueRecord,
@@ -20,6 +21,8 @@ const MOST_COUNTED = 1000;
 /** Rows that facets are taken from. */
 const MOST_FACETED = 20_000;
 const MOST_FACETS = 12;
+/** Products that are told at once while a recipe is made. */
+const MOST_PRICED = 30;
 
 /** A nutrient as columns call it. */
 export const columnOf = (nutrient: RankedNutrient): string => nutrient.toLowerCase();
@@ -82,6 +85,12 @@ const joined = (all: readonly Where[]): Where => ({
   values: all.flatMap((w) => w.values),
 });
 
+/** A nutrient with its price, as it stands in a question. */
+function priceOf(text: string): { readonly nutrient: RankedNutrient; readonly price: number } {
+  const [nutrient = '', price = '0'] = text.split(':');
+  return { nutrient: nutrient as RankedNutrient, price: Number(price) };
+}
+
 /** Where a page ends: what it is sorted by, and the id. */
 const encoded = (at: number | string, id: string): string =>
   Buffer.from(JSON.stringify([at, id])).toString('base64url');
@@ -128,6 +137,24 @@ export class CatalogueStore {
       items: items.map((row) => shown(row, query.by)),
       next: rows.length > size && last ? encoded(last.at, last.id) : null,
     };
+  }
+
+  /** The products that cost least beyond what they are worth to a recipe, of everything there is. */
+  async priced(query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
+    const terms = [
+      ...query.worth.map((w) => ({ sign: '-', end: 'low', ...priceOf(w) })),
+      ...(query.burden ?? []).map((b) => ({ sign: '+', end: 'high', ...priceOf(b) })),
+    ];
+    const beyond = terms.map((x) => ` ${x.sign} coalesce(${columnOf(x.nutrient)}_${x.end}, 0) * ?::double precision`);
+    const { sql, values } = joined([
+      ...conditions(query, this.scope.id),
+      { sql: 'price_per_kg is not null', values: [] },
+    ]);
+    const rows = await this.em.execute<(Row & Fractions)[]>(
+      `select ${SHOWN}, price_per_kg${beyond.join('')} as at from catalogue_product where ${sql} order by at, id limit ${MOST_PRICED}`,
+      [...terms.map((x) => x.price), ...values],
+    );
+    return rows.map((row) => shown(row, undefined));
   }
 
   /** How many there are, no further than is worth it. */

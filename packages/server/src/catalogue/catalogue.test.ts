@@ -127,6 +127,29 @@ describe('a list that is taken over', () => {
     await t.http.get('/api/v1/catalogue/products/1%20or%201').expect(404);
   });
 
+  test('says which products cost least beyond what they are worth: urea at 0.92 a kg brings 0.46 N at 2.50', async () => {
+    const { body } = await t.http
+      .get(`/api/v1/catalogue/priced?currency=EUR&list=${list.id}&worth=N:2.5,K2O:1`)
+      .expect(200);
+    // 0.92 − 0.46 × 2.5 = −0.23; 0.80 − 0.6 = 0.2; compost 0.2 − 0.01 × 2.5 = 0.175; meal 0.6 − 0.3 = 0.3.
+    expect((body as CatalogueProduct[]).map((p) => p.name)).toEqual([
+      'Urea',
+      'Compost',
+      'Muriate',
+      'Feather meal',
+      'Sulfate of potash',
+    ]);
+    const organic = `/api/v1/catalogue/priced?currency=EUR&organic=yes&worth=N:2.5`;
+    expect(((await t.http.get(organic).expect(200)).body as CatalogueProduct[]).map((p) => p.name)).toEqual([
+      'Feather meal',
+    ]);
+    const burdened = `/api/v1/catalogue/priced?currency=EUR&list=${list.id}&worth=K2O:2&burden=K2O:5`;
+    expect(((await t.http.get(burdened).expect(200)).body as CatalogueProduct[])[0]!.name).toBe('Compost');
+    await t.http.get('/api/v1/catalogue/priced?worth=N:1').expect(422);
+    await t.http.get('/api/v1/catalogue/priced?currency=EUR&worth=N:1;x').expect(422);
+    await t.http.get('/api/v1/catalogue/priced?currency=EUR').expect(422);
+  });
+
   test('belongs to its ledger alone', async () => {
     await t.http.post('/api/v1/ledgers').send({ name: 'Rosewood' });
     const other = '/api/v1/ledgers/rosewood';

@@ -55,6 +55,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('../shelf/catalogue/CatalogueView')).CatalogueView }),
         },
         {
+          path: 'shelf/cheapest',
+          lazy: async () => ({ Component: (await import('../shelf/catalogue/CheapestView')).CheapestView }),
+        },
+        {
           path: 'shelf/lists',
           lazy: async () => ({ Component: (await import('../shelf/catalogue/ListsView')).ListsView }),
         },

@@ -1,15 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { MOST_ON_BENCH, type CatalogueProduct } from '@wheat-ledger/contract';
+import type { CatalogueProduct } from '@wheat-ledger/contract';
 import { formatTrimmed, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
-import { problemOf } from '../../app/api';
-import { useBenchChanges, useBenchPlaces } from '../../app/bench';
-import { deskSlice } from '../../app/slices';
-import { useAppDispatch } from '../../app/store';
 import { Failed } from '../../ui/Sheet';
 import { useInPage } from '../../ui/useInPage';
-import { useKeep } from '../../ui/useKeep';
-import { useCataloguePageQuery, useLazyCatalogueRecordQuery, type Asked } from './catalogueApi';
+import { useCataloguePageQuery, type Asked } from './catalogueApi';
+import { usePin } from './usePin';
 
 const PAGE = 50;
 const ROW = 52;
@@ -30,30 +26,6 @@ const shares = (p: CatalogueProduct): string =>
     const [low, high] = [formatTrimmed(f.low * 100, 2), formatTrimmed(f.high * 100, 2)];
     return [`${SIGNS[n]} ${low === high ? low : `${low}–${high}`}`];
   }).join(' · ');
-
-/** Puts a product of a list on the shelf, and on the bench where that is wanted. */
-function usePin() {
-  const [fetchRecord, { isFetching }] = useLazyCatalogueRecordQuery();
-  const { keep, saving } = useKeep('product');
-  const { places } = useBenchPlaces();
-  const { toggle } = useBenchChanges();
-  const dispatch = useAppDispatch();
-  const pin = async (product: CatalogueProduct, bench: boolean): Promise<void> => {
-    const found = await fetchRecord(product.id);
-    if (!found.data) {
-      if (found.error)
-        dispatch(deskSlice.actions.noticed({ text: problemOf(found.error).detail, recordId: undefined }));
-      return;
-    }
-    const kept = await keep(
-      found.data.record,
-      undefined,
-      `“${product.name}” stands on the shelf${bench ? ' and the bench' : ''}.`,
-    );
-    if (kept && bench) toggle('product', kept.id);
-  };
-  return { pin, busy: saving || isFetching, full: places.length >= MOST_ON_BENCH };
-}
 
 interface RankedBy {
   readonly by: RankedNutrient | '';

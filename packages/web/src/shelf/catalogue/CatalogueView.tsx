@@ -197,6 +197,9 @@ export function CatalogueView() {
           <Link to="/shelf" className="action">
             Shelf
           </Link>
+          <Link to="/shelf/cheapest" className="action">
+            Cheapest of all
+          </Link>
           <Link to="/shelf/lists" className="action main">
             Lists
           </Link>

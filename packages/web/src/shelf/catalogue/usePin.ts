@@ -1,0 +1,31 @@
+import { MOST_ON_BENCH, type CatalogueProduct } from '@wheat-ledger/contract';
+import { problemOf } from '../../app/api';
+import { useBenchChanges, useBenchPlaces } from '../../app/bench';
+import { deskSlice } from '../../app/slices';
+import { useAppDispatch } from '../../app/store';
+import { useKeep } from '../../ui/useKeep';
+import { useLazyCatalogueRecordQuery } from './catalogueApi';
+
+/** Puts a product of a list on the shelf, and on the bench where that is wanted. */
+export function usePin() {
+  const [fetchRecord, { isFetching }] = useLazyCatalogueRecordQuery();
+  const { keep, saving } = useKeep('product');
+  const { places } = useBenchPlaces();
+  const { toggle } = useBenchChanges();
+  const dispatch = useAppDispatch();
+  const pin = async (product: Pick<CatalogueProduct, 'id' | 'name'>, bench: boolean): Promise<void> => {
+    const found = await fetchRecord(product.id);
+    if (!found.data) {
+      if (found.error)
+        dispatch(deskSlice.actions.noticed({ text: problemOf(found.error).detail, recordId: undefined }));
+      return;
+    }
+    const kept = await keep(
+      found.data.record,
+      undefined,
+      `“${product.name}” stands on the shelf${bench ? ' and the bench' : ''}.`,
+    );
+    if (kept && bench) toggle('product', kept.id);
+  };
+  return { pin, busy: saving || isFetching, full: places.length >= MOST_ON_BENCH };
+}
