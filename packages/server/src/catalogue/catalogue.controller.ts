@@ -13,7 +13,6 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
-import { IsIn, IsOptional, Matches } from 'class-validator';
 import {
   CataloguePricedQuery,
   CatalogueQuery,
@@ -26,27 +25,18 @@ import {
   type CatalogueProduct,
   type CatalogueRecord,
 } from '@wheat-ledger/contract';
-import type { DecimalMark } from '@wheat-ledger/core';
 import type { Request, Response } from 'express';
 import { inputPipe } from '../common/inputPipe.js';
 import { invalid, notFound } from '../common/problems.js';
-import { refuseByHeaders, withUpload } from '../common/textUpload.js';
+import { goneFrom, refuseByHeaders, withUpload } from '../common/textUpload.js';
+import { CsvReadingDto } from '../shelf/csvReading.dto.js';
 import { CatalogueStore } from './catalogue.store.js';
 import { CatalogueImports, MOST_LIST_BYTES } from './catalogueImport.service.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
 
-class ListReadDto {
+class ListReadDto extends CsvReadingDto {
   @Text(1, 120, 'the name of the list')
   list!: string;
-
-  /** The currency of prices that have none in their row. */
-  @IsOptional()
-  @Matches(/^[A-Z]{3}$/, { message: 'Expected a three-letter currency code such as EUR.' })
-  currency?: string;
-
-  @IsOptional()
-  @IsIn(['point', 'comma'], { message: 'Expected point or comma.' })
-  decimal?: DecimalMark;
 }
 class ListTakeDto {
   @Text(1, 120, 'the name of the list')
@@ -131,13 +121,10 @@ export class CatalogueController {
     @Query(inputPipe(ListReadDto)) { list, currency, decimal }: ListReadDto,
   ): Promise<CataloguePreview> {
     request.setTimeout(PATIENCE_MS);
-    const gone = new AbortController();
-    response.once('close', () => {
-      if (!response.writableFinished) gone.abort();
-    });
+    const signal = goneFrom(response);
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_LIST_BYTES);
-      return this.imports.read({ body: request, list: list.trim(), currency, decimal, signal: gone.signal });
+      return this.imports.read({ body: request, list: list.trim(), currency, decimal, signal });
     });
   }
 

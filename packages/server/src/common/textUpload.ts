@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { HttpStatus } from '@nestjs/common';
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import { ProblemException } from './problems.js';
 
 const tooLarge = (most: number): ProblemException =>
@@ -25,6 +25,15 @@ function refuseHead(head: Buffer): void {
   const start = head.toString('latin1', 0, 4);
   const found = MAGIC.find(([magic]) => start.startsWith(magic));
   if (found) throw noText(found[1]);
+}
+
+/** Tells that whoever waits for an answer has gone. */
+export function goneFrom(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.once('close', () => {
+    if (!response.writableFinished) gone.abort();
+  });
+  return gone.signal;
 }
 
 /** Refuses by the headers alone what need not be received: packed, no text, or announced as too large. */

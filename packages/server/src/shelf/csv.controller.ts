@@ -14,13 +14,13 @@ import {
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { Transform } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator';
-import type { DecimalMark } from '@wheat-ledger/core';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
 import type { Request, Response } from 'express';
 import { MOST_CSV_BYTES, MOST_CSV_COLUMNS, type CsvProgress, type CsvReport } from '@wheat-ledger/contract';
 import { inputPipe } from '../common/inputPipe.js';
 import { notFound } from '../common/problems.js';
-import { refuseByHeaders, withUpload } from '../common/textUpload.js';
+import { goneFrom, refuseByHeaders, withUpload } from '../common/textUpload.js';
+import { CsvReadingDto } from './csvReading.dto.js';
 import { CsvService } from './csv.service.js';
 
 const asList = ({ value }: { value: unknown }): unknown => {
@@ -31,7 +31,7 @@ const asList = ({ value }: { value: unknown }): unknown => {
   }
 };
 
-class CsvQueryDto {
+class CsvQueryDto extends CsvReadingDto {
   /** Without it the file is only tried. */
   @IsOptional()
   @IsIn(['yes', 'no'], { message: 'Expected write as yes or no.' })
@@ -45,16 +45,6 @@ class CsvQueryDto {
   @IsString({ each: true, message: 'Expected each column as text.' })
   @MaxLength(80, { each: true, message: 'Expected headings of at most 80 characters.' })
   columns?: string[];
-
-  /** The currency of prices that have none in their row. */
-  @IsOptional()
-  @Matches(/^[A-Z]{3}$/, { message: 'Expected a three-letter currency code such as EUR.' })
-  currency?: string;
-
-  /** The decimal mark of the file's numbers. */
-  @IsOptional()
-  @IsIn(['point', 'comma'], { message: 'Expected point or comma.' })
-  decimal?: DecimalMark;
 
   @IsOptional()
   @IsUUID('all', { message: 'Expected job as an id such as 3f2b8c1e-….' })
@@ -81,10 +71,7 @@ export class CsvController {
     @Res({ passthrough: true }) response: Response,
     @Query(inputPipe(CsvQueryDto)) { write, columns, currency, decimal, job }: CsvQueryDto,
   ): Promise<CsvReport> {
-    const gone = new AbortController();
-    response.once('close', () => {
-      if (!response.writableFinished) gone.abort();
-    });
+    const signal = goneFrom(response);
     const length = request.headers['content-length'];
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_CSV_BYTES);
@@ -96,7 +83,7 @@ export class CsvController {
         currency,
         decimal,
         job,
-        signal: gone.signal,
+        signal,
       });
     });
   }

@@ -5,6 +5,7 @@ import {
   equalDoses,
   EQUALISED,
   formatTrimmed,
+  formulaText,
   type ArmBrought,
   type EqualDose,
   type Equalised,
@@ -13,7 +14,6 @@ import {
 import { FigureButton } from '../ui/FigureButton';
 import type { ArmBrings } from './useArms';
 
-const SIGNS: Readonly<Record<Equalised, string>> = { N: 'N', P2O5: 'P₂O₅', K2O: 'K₂O' };
 const OF = { N: 'N', P2O5: 'P', K2O: 'K' } as const;
 const timesElement = (of: Equalised): number => (of === 'N' ? 1 : compoundPerElement(of));
 
@@ -38,7 +38,7 @@ function equalWords({ factor, lacks }: EqualDose): string {
     factor !== undefined && Math.abs(factor - 1) > 0.01 ? `${formatTrimmed(factor, 3)} times as much of it` : '';
   const more = EQUALISED.flatMap((of) => {
     const short = lacks[of] ?? 0;
-    return short > 0.5 ? [`${formatTrimmed(short, 3)} kg/ha ${SIGNS[of]} from something else`] : [];
+    return short > 0.5 ? [`${formatTrimmed(short, 3)} kg/ha ${formulaText(of)} from something else`] : [];
   }).join(' and ');
   return [dose, more && `${dose && 'then '}${more}`].filter(Boolean).join(', ');
 }
@@ -66,10 +66,10 @@ export function ArmsMatched({ trial, arms }: { trial: TrialInput; arms: readonly
             <th scope="col">Arm</th>
             {EQUALISED.map((of) => (
               <th key={of} scope="col" className="num">
-                {SIGNS[of]}
+                {formulaText(of)}
               </th>
             ))}
-            {by && !trial.asksNutrients && <th scope="col">to make {SIGNS[by]} equal, then the others</th>}
+            {by && !trial.asksNutrients && <th scope="col">to make {formulaText(by)} equal, then the others</th>}
           </tr>
         </thead>
         <tbody>

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { CatalogueProduct } from '@wheat-ledger/contract';
-import { formatTrimmed, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
+import { formatTrimmed, formulaText, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { Failed } from '../../ui/Sheet';
 import { useInPage } from '../../ui/useInPage';
 import { useCataloguePageQuery, type Asked } from './catalogueApi';
@@ -11,20 +11,12 @@ const PAGE = 50;
 const ROW = 52;
 const BAR = 120;
 
-const SIGNS: Readonly<Record<RankedNutrient, string>> = {
-  N: 'N',
-  P2O5: 'P₂O₅',
-  K2O: 'K₂O',
-  Ca: 'Ca',
-  Mg: 'Mg',
-  S: 'S',
-};
 const shares = (p: CatalogueProduct): string =>
   RANKED_NUTRIENTS.flatMap((n) => {
     const f = p.fractions[n];
     if (!f) return [];
     const [low, high] = [formatTrimmed(f.low * 100, 2), formatTrimmed(f.high * 100, 2)];
-    return [`${SIGNS[n]} ${low === high ? low : `${low}–${high}`}`];
+    return [`${formulaText(n)} ${low === high ? low : `${low}–${high}`}`];
   }).join(' · ');
 
 interface RankedBy {
@@ -64,7 +56,7 @@ function CostCell({ product, by, bestHigh, widest, first }: RankedBy & { product
               : ''}
         </b>{' '}
         <span className="text-sm text-faint">
-          {currency}/kg {SIGNS[by]}
+          {currency}/kg {formulaText(by)}
         </span>
       </span>
     </span>

@@ -1,6 +1,6 @@
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import { PRODUCT_FORMS, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
+import { formulaText, PRODUCT_FORMS, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../../ui/Sheet';
 import { askedBy, isNoPercent, NO_SEARCH, type Search } from './asked';
@@ -18,6 +18,30 @@ interface SearchPartProps {
   readonly onChange: (search: Search) => void;
 }
 
+interface OneOfProps {
+  readonly label: string;
+  readonly value: string;
+  /** Each as what it stands for and what it says. */
+  readonly options: readonly (readonly [value: string, words: string])[];
+  readonly onChoose: (value: string) => void;
+  readonly className?: string;
+}
+/** A choice under its label. */
+function OneOf({ label, value, options, onChoose, className = '' }: OneOfProps) {
+  return (
+    <label className={className}>
+      <span className="block text-sm text-faint">{label}</span>
+      <select className="field" aria-label={label} value={value} onChange={(e) => onChoose(e.target.value)}>
+        {options.map(([of, words]) => (
+          <option key={of} value={of}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
 /** What is looked for, and by what it is ranked. */
 function SearchBar({ search, onChange, currencies }: SearchPartProps & { currencies: readonly string[] }) {
   return (
@@ -33,36 +57,21 @@ function SearchBar({ search, onChange, currencies }: SearchPartProps & { currenc
           onChange={(e) => onChange({ ...search, words: e.target.value })}
         />
       </label>
-      <label className="w-40">
-        <span className="block text-sm text-faint">Cheapest by</span>
-        <select
-          className="field"
-          aria-label="Cheapest by"
-          value={search.by}
-          onChange={(e) => onChange({ ...search, by: e.target.value as RankedNutrient | '' })}
-        >
-          {RANKED_NUTRIENTS.map((n) => (
-            <option key={n} value={n}>
-              kg of {n}
-            </option>
-          ))}
-          <option value="">by name</option>
-        </select>
-      </label>
+      <OneOf
+        label="Cheapest by"
+        className="w-40"
+        value={search.by}
+        options={[...RANKED_NUTRIENTS.map((n) => [n, `kg of ${formulaText(n)}`] as const), ['', 'by name']]}
+        onChoose={(by) => onChange({ ...search, by: by as RankedNutrient | '' })}
+      />
       {currencies.length > 1 && (
-        <label className="w-28">
-          <span className="block text-sm text-faint">Money</span>
-          <select
-            className="field"
-            aria-label="Money"
-            value={search.currency || currencies[0]}
-            onChange={(e) => onChange({ ...search, currency: e.target.value })}
-          >
-            {currencies.map((c) => (
-              <option key={c}>{c}</option>
-            ))}
-          </select>
-        </label>
+        <OneOf
+          label="Money"
+          className="w-28"
+          value={search.currency || (currencies[0] ?? '')}
+          options={currencies.map((c) => [c, c])}
+          onChoose={(currency) => onChange({ ...search, currency })}
+        />
       )}
     </div>
   );
@@ -79,7 +88,7 @@ function Conditions({ search, onChange }: SearchPartProps) {
       <div className="mt-2 grid grid-cols-3 gap-x-3 gap-y-2 sm:grid-cols-6">
         {RANKED_NUTRIENTS.map((n) => (
           <label key={n}>
-            <span className="block text-sm text-faint">{n} at least, %</span>
+            <span className="block text-sm text-faint">{formulaText(n)} at least, %</span>
             <input
               className="field"
               inputMode="decimal"
@@ -90,34 +99,25 @@ function Conditions({ search, onChange }: SearchPartProps) {
             />
           </label>
         ))}
-        <label className="col-span-2">
-          <span className="block text-sm text-faint">Form</span>
-          <select
-            className="field"
-            aria-label="Form"
-            value={search.form}
-            onChange={(e) => onChange({ ...search, form: e.target.value })}
-          >
-            <option value="">any</option>
-            {PRODUCT_FORMS.map((f) => (
-              <option key={f}>{f}</option>
-            ))}
-          </select>
-        </label>
-        <label className="col-span-2">
-          <span className="block text-sm text-faint">Listed for organic use</span>
-          <select
-            className="field"
-            aria-label="Listed for organic use"
-            value={search.organic}
-            onChange={(e) => onChange({ ...search, organic: e.target.value })}
-          >
-            <option value="">all</option>
-            <option value="yes">yes</option>
-            <option value="no">no</option>
-            <option value="unknown">not known</option>
-          </select>
-        </label>
+        <OneOf
+          label="Form"
+          className="col-span-2"
+          value={search.form}
+          options={[['', 'any'], ...PRODUCT_FORMS.map((f) => [f, f] as const)]}
+          onChoose={(form) => onChange({ ...search, form })}
+        />
+        <OneOf
+          label="Listed for organic use"
+          className="col-span-2"
+          value={search.organic}
+          options={[
+            ['', 'all'],
+            ['yes', 'yes'],
+            ['no', 'no'],
+            ['unknown', 'not known'],
+          ]}
+          onChoose={(organic) => onChange({ ...search, organic })}
+        />
         <label>
           <span className="block text-sm text-faint">Chloride at most, %</span>
           <input
@@ -129,22 +129,12 @@ function Conditions({ search, onChange }: SearchPartProps) {
             onChange={(e) => onChange({ ...search, chloride: e.target.value })}
           />
         </label>
-        <label>
-          <span className="block text-sm text-faint">List</span>
-          <select
-            className="field"
-            aria-label="List"
-            value={search.list}
-            onChange={(e) => onChange({ ...search, list: e.target.value })}
-          >
-            <option value="">all</option>
-            {lists.map((l) => (
-              <option key={l.id} value={l.id}>
-                {l.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <OneOf
+          label="List"
+          value={search.list}
+          options={[['', 'all'], ...lists.map((l) => [l.id, l.name] as const)]}
+          onChoose={(list) => onChange({ ...search, list })}
+        />
       </div>
     </details>
   );

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
   formatTrimmed,
+  formulaText,
   parseNumber,
   RANKED_NUTRIENTS,
   type CheapestOfAll,
@@ -48,7 +49,7 @@ function AmountFields({
     <div className="grid grid-cols-3 gap-x-3 gap-y-2 sm:grid-cols-6">
       {RANKED_NUTRIENTS.map((n) => (
         <label key={n}>
-          <span className="block text-sm text-faint">{n}, kg</span>
+          <span className="block text-sm text-faint">{formulaText(n)}, kg</span>
           <input
             className="field"
             inputMode="decimal"
@@ -127,7 +128,10 @@ function Recipe({ found, currency }: { found: CheapestOfAll; currency: string })
       {worth.length > 0 && (
         <p className="mt-2">
           {worth
-            .map((n) => `Another kg of ${n} would cost ${formatTrimmed(found.prices.worth[n] ?? 0, 3)} ${currency}`)
+            .map(
+              (n) =>
+                `Another kg of ${formulaText(n)} would cost ${formatTrimmed(found.prices.worth[n] ?? 0, 3)} ${currency}`,
+            )
             .join('. ')}
           .
         </p>
@@ -215,7 +219,9 @@ export function CheapestView() {
         </p>
         <TaskNote task={task} what="the cheapest of all" />
         {wrong.length + wrongMost.length > 0 && (
-          <p className="text-beet">Expected an amount in kg for {[...wrong, ...wrongMost].join(', ')}.</p>
+          <p className="text-beet">
+            Expected an amount in kg for {[...wrong, ...wrongMost].map(formulaText).join(', ')}.
+          </p>
         )}
         {!question ? (
           <Empty>{currency === '' ? 'No list has a price yet.' : 'Say how much of one nutrient is wanted.'}</Empty>

@@ -206,9 +206,11 @@ function ListLine({ list }: { list: CatalogueList }) {
           {list.seller && `${list.seller}, `}
           {list.takenAt && `taken over on ${printDay(list.takenAt.slice(0, 10))}`}
         </span>
-        <button type="button" className="plain" aria-expanded={open} onClick={() => setOpen(!open)}>
-          what changed
-        </button>
+        {list.revision > 1 && (
+          <button type="button" className="plain" aria-expanded={open} onClick={() => setOpen(!open)}>
+            what changed
+          </button>
+        )}
         <button type="button" className="plain" disabled={isLoading} onClick={() => void back()}>
           {list.revision === 1 ? 'take it out' : 'take the last one back'}
         </button>
