@@ -95,10 +95,23 @@ test('the cheapest of everything in the lists is found and proven, and follows w
 
 test('the next list is dearer in a fiftieth of it; taken back, the first stands again', async () => {
   const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  await page.waitForSelector('input[type=search]');
+  await page.focus('input[type=search]');
+  await page.keyboard.type('feather');
+  await fill(page, 'Keep this search as', 'Feathers');
+  await clickButton(page, 'Keep it');
+  await expectText(page, '[data-testid=kept-searches]', /Feathers/);
   await bringIn(page, 'Spring', 50);
   await expectText(page, '[data-testid=list-preview]', /5001 of 5001 rows were read: 100 dearer\./);
   await clickButton(page, 'Take it over as “Spring”');
   await expectText(page, '[role=status].no-print', /Took over “Spring”/);
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  // Every fiftieth is dearer, and every fourth is a feather meal: a hundredth of 5 000.
+  await expectText(page, '[data-testid=kept-searches]', /Feathers.*since .*: 50 dearer/);
+  await clickButton(page, 'Feathers');
+  await page.waitForFunction(() => document.querySelector<HTMLInputElement>('input[type=search]')?.value === 'feather');
+  await page.goto(`${at.ledger.address}/shelf/lists`);
   await clickButton(page, 'what changed');
   await expectText(page, '[data-testid=list-changes]', /dearer feather meal 0000 .*→/s);
   await clickButton(page, 'take the last one back');

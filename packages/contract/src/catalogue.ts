@@ -194,3 +194,11 @@ export class CataloguePricedQuery extends CatalogueQuery {
   @Matches(WORTH, { each: true, message: 'Expected a nutrient and a price such as N:1.95.' })
   burden?: string[];
 }
+
+/** What changed among the products that fit, since a moment. */
+export class CatalogueSinceQuery extends CatalogueQuery {
+  @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,3})?Z$/, {
+    message: 'Expected since as a moment such as 2026-03-01T08:00:00Z.',
+  })
+  since!: string;
+}

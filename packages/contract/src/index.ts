@@ -36,6 +36,7 @@ export * from './claimToCore.js';
 export * from './productProblems.js';
 export * from './seasonProblems.js';
 export * from './soilProblems.js';
+export * from './trialProblems.js';
 export * from './typed/reader.js';
 export * from './typed/rangeText.js';
 export * from './typed/productFields.js';

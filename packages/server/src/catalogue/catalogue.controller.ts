@@ -16,9 +16,11 @@ import { Throttle } from '@nestjs/throttler';
 import {
   CataloguePricedQuery,
   CatalogueQuery,
+  CatalogueSinceQuery,
   Text,
   type CatalogueChange,
   type CatalogueCount,
+  type CatalogueDifferences,
   type CatalogueList,
   type CataloguePage,
   type CataloguePreview,
@@ -74,6 +76,11 @@ export class CatalogueController {
   priced(@Query(inputPipe(CataloguePricedQuery)) query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
     if (query.currency === undefined) throw invalid([NO_CURRENCY]);
     return this.store.priced(query);
+  }
+
+  @Get('since')
+  since(@Query(inputPipe(CatalogueSinceQuery)) query: CatalogueSinceQuery): Promise<CatalogueDifferences> {
+    return this.store.since(query);
   }
 
   @Get('count')

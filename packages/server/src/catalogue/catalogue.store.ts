@@ -1,14 +1,17 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import {
+  CATALOGUE_CHANGES,
   type CatalogueChange,
   type CatalogueCount,
+  type CatalogueDifferences,
   type CatalogueList,
   type CataloguePage,
   type CataloguePricedQuery,
   type CatalogueProduct,
   type CatalogueQuery,
   type CatalogueRecord,
+  type CatalogueSinceQuery,
   type ProductInput,
 } from '@wheat-ledger/contract';
 import { RANKED_NUTRIENTS, type FractionBounds, type RankedNutrient } from '@wheat-ledger/core';
@@ -155,6 +158,21 @@ export class CatalogueStore {
       [...terms.map((x) => x.price), ...values],
     );
     return rows.map((row) => shown(row, undefined));
+  }
+
+  /** How many of the products that fit are new, dearer, cheaper and so on since a moment; what is gone fits nothing. */
+  async since({ since, ...query }: CatalogueSinceQuery): Promise<CatalogueDifferences> {
+    const { sql, values } = joined(conditions(query, this.scope.id));
+    const rows = await this.em.execute<{ kind: string; count: number }[]>(
+      `select c.kind, count(*)::int as count
+       from (select * from catalogue_change where workspace_id = ? and at > ?::timestamptz) c
+       join (select key, list_id from catalogue_product where ${sql}) p on p.key = c.key and p.list_id = c.list_id
+       group by c.kind`,
+      [this.scope.id, since, ...values],
+    );
+    return Object.fromEntries(
+      CATALOGUE_CHANGES.map((kind) => [kind, rows.find((r) => r.kind === kind)?.count ?? 0]),
+    ) as CatalogueDifferences;
   }
 
   /** How many there are, no further than is worth it. */

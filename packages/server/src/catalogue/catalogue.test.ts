@@ -199,6 +199,22 @@ describe('a list that is taken over', () => {
       'new magnesia',
       'reformulated muriate',
     ]);
+    const since = async (query: string) =>
+      (await t.http.get(`/api/v1/catalogue/since?${query}`).expect(200)).body as object;
+    const none = { new: 0, dearer: 0, cheaper: 0, reformulated: 0, changed: 0, gone: 0 };
+    expect(await since('by=N&currency=EUR&since=2026-01-01T00:00:00Z')).toEqual({
+      ...none,
+      new: 1,
+      dearer: 1,
+      cheaper: 1,
+    });
+    expect(await since('by=K2O&currency=EUR&since=2026-01-01T00:00:00Z')).toEqual({
+      ...none,
+      reformulated: 1,
+      changed: 1,
+    });
+    expect(await since('since=2999-01-01T00:00:00Z')).toEqual(none);
+    await t.http.get('/api/v1/catalogue/since?since=yesterday').expect(422);
     await t.http.post(`/api/v1/catalogue/lists/${list.id}/take-back`).expect(200);
     expect(await everything()).toEqual(before);
   });

@@ -127,7 +127,7 @@ export class CatalogueImports implements OnModuleDestroy {
     done.catch(() => undefined);
     try {
       const found = await this.throughThreads(upload, importId, async (lines) => {
-        if (lines !== '' && !copy.write(lines)) await once(copy, 'drain');
+        if (lines.length > 0 && !copy.write(lines)) await once(copy, 'drain');
       });
       copy.end();
       await done;
@@ -144,10 +144,10 @@ export class CatalogueImports implements OnModuleDestroy {
   private async throughThreads(
     { body, currency, decimal, signal }: ListUpload,
     importId: string,
-    write: (lines: string) => Promise<void>,
+    write: (lines: Uint8Array) => Promise<void>,
   ): Promise<Omit<RowsRead, 'copy'>> {
     const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
-    const most = 2 * this.threads.options.maxThreads;
+    const most = this.threads.options.maxThreads + 1;
     const underWay: Promise<RowsRead>[] = [];
     let heading: Heading | undefined;
     let firstRow = 1;

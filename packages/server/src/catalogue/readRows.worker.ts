@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { catalogueFacts, RANKED_NUTRIENTS, type DecimalMark } from '@wheat-ledger/core';
 import { columnFor, readCsvRow, toProduct, type CsvColumn, type ProductInput } from '@wheat-ledger/contract';
+import { move, transferableSymbol, valueSymbol } from 'piscina';
 import { csvRows } from '../shelf/csvText.js';
 
 /** Whole rows of a list, with what its columns mean. */
@@ -19,7 +20,7 @@ export interface RowsToRead {
 }
 /** The same as lines that the database copies into its staging table. */
 export interface RowsRead {
-  readonly copy: string;
+  readonly copy: Uint8Array;
   readonly rows: number;
   readonly good: number;
   readonly problems: readonly { readonly row: number; readonly message: string }[];
@@ -67,7 +68,7 @@ function line(input: ProductInput, row: number, { importId, workspace, currency 
 const isBlank = (cells: readonly string[]): boolean => cells.every((c) => c.trim() === '');
 
 /** Reads whole rows of a list by the same reader as the shelf. Runs in a thread of its own. */
-export default function readRows(some: RowsToRead): RowsRead {
+export default function readRows(some: RowsToRead): object {
   const columns: readonly (CsvColumn | undefined)[] = some.headings.map((heading) => columnFor(heading));
   const lines: string[] = [];
   const problems: { row: number; message: string }[] = [];
@@ -83,5 +84,8 @@ export default function readRows(some: RowsToRead): RowsRead {
     const words = told.map((p) => `${p.path}: ${p.message}`).join(' ');
     if (told.length > 0) problems.push({ row: at, message: read.ok ? `Without ${words}` : words });
   }
-  return { copy: lines.map((l) => `${l}\n`).join(''), rows, good: lines.length, problems };
+  const copy = new TextEncoder().encode(lines.map((l) => `${l}\n`).join(''));
+  const read: RowsRead = { copy, rows, good: lines.length, problems };
+  // The bytes go over to the server as they are: copies of them would pile up there.
+  return move({ [transferableSymbol]: copy.buffer, [valueSymbol]: read });
 }

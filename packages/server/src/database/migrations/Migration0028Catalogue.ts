@@ -63,6 +63,7 @@ export class Migration0028Catalogue extends Migration {
       before jsonb,
       price_before double precision,
       price_after double precision,
+      at timestamptz not null default now(),
       foreign key (workspace_id, list_id) references catalogue_list (workspace_id, id) on delete cascade)`);
     this.addSql('create index catalogue_change_of on catalogue_change (workspace_id, list_id, revision, kind, id)');
     this.addSql(`create unlogged table catalogue_staging (

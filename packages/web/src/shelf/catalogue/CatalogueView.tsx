@@ -11,6 +11,7 @@ import {
   useCatalogueListsQuery,
   type Asked,
 } from './catalogueApi';
+import { KeptSearches } from './KeptSearches';
 import { CatalogueRows } from './CatalogueRows';
 
 interface SearchPartProps {
@@ -210,6 +211,7 @@ export function CatalogueView() {
         <>
           <SearchBar search={search} onChange={setSearch} currencies={currencies} />
           <Conditions search={search} onChange={setSearch} />
+          <KeptSearches search={search} currency={currencies[0] ?? ''} onOpen={setSearch} />
           <p className="text-faint" role="status" data-testid="found">
             {count === undefined
               ? '…'

@@ -1,11 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import {
-  CATALOGUE_CHANGES,
-  type CatalogueChange,
-  type CatalogueList,
-  type CataloguePreview,
-} from '@wheat-ledger/contract';
+import { CATALOGUE_CHANGES, type CatalogueList, type CataloguePreview } from '@wheat-ledger/contract';
 import { formatTrimmed, printDay } from '@wheat-ledger/core';
 import { problemOf } from '../../app/api';
 import { deskSlice } from '../../app/slices';
@@ -14,6 +9,7 @@ import { asTableFile, TABLE_FILES } from '../../papers/sheets';
 import { FormPart } from '../../ui/EditForm';
 import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
 import { Empty, Failed, Loading, Remark, Sheet } from '../../ui/Sheet';
+import { KIND_WORDS } from './changeWords';
 import {
   useCatalogueChangesQuery,
   useCatalogueListsQuery,
@@ -23,14 +19,6 @@ import {
   useTakeListMutation,
 } from './catalogueApi';
 
-const KIND_WORDS: Readonly<Record<CatalogueChange['kind'], string>> = {
-  new: 'new',
-  dearer: 'dearer',
-  cheaper: 'cheaper',
-  reformulated: 'reformulated',
-  changed: 'changed otherwise',
-  gone: 'gone',
-};
 const MOST_SHOWN = 12;
 
 /** What a list that was read would change, and the rows that could not be read. */

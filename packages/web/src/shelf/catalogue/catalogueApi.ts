@@ -1,6 +1,7 @@
 import type {
   CatalogueChange,
   CatalogueCount,
+  CatalogueDifferences,
   CatalogueList,
   CataloguePage,
   CataloguePreview,
@@ -29,6 +30,10 @@ const catalogueApi = api.enhanceEndpoints({ addTagTypes: ['catalogue'] }).inject
     catalogueFacets: build.query<Readonly<Record<string, readonly { value: string; count: number }[]>>, Asked>({
       query: (params) => ({ url: 'catalogue/facets', params }),
       keepUnusedDataFor: FORGOTTEN_AFTER,
+      providesTags: ['catalogue'],
+    }),
+    catalogueSince: build.query<CatalogueDifferences, Asked>({
+      query: (params) => ({ url: 'catalogue/since', params }),
       providesTags: ['catalogue'],
     }),
     catalogueCurrencies: build.query<readonly string[], void>({
@@ -73,6 +78,7 @@ export const {
   useCataloguePageQuery,
   useCatalogueCountQuery,
   useCatalogueFacetsQuery,
+  useCatalogueSinceQuery,
   useCatalogueCurrenciesQuery,
   useLazyCatalogueRecordQuery,
   useCatalogueListsQuery,
