@@ -173,7 +173,7 @@ export function MapPicture({ places, plot, onMove, ...rest }: MapPictureProps) {
           height={drawn.h + 34}
           aria-label={`${units.length} units in ${boxes.length === 1 ? 'one block' : `${boxes.length} blocks`}`}
         >
-          <rect width={ground.w} height={ground.h} fill="var(--rule)" fillOpacity={0.35} data-testid="ground" />
+          <rect className="print:hidden" width={ground.w} height={ground.h} fill="var(--rule)" fillOpacity={0.35} />
           {boxes.map((box, block) => (
             <Block
               key={block}
