@@ -157,8 +157,9 @@ export class IncubationPointInput {
   untreated!: number;
 }
 
-/** The grower's own incubation; what was applied and what was found are in one unit. */
-export class IncubationInput {
+/** What jars that are kept warm and sampled have in common: what was applied is in the unit of what is found. */
+export class JarsInput {
+  /** N given to every jar but the untreated ones. */
   @NumberBetween(0.001, 1e6, 'the nitrogen applied')
   applied!: number;
 
@@ -167,7 +168,10 @@ export class IncubationInput {
 
   @OneOf(MEDIA, 'a medium')
   medium!: Medium;
+}
 
+/** The grower's own incubation; what was applied and what was found are in one unit. */
+export class IncubationInput extends JarsInput {
   @Parts(() => IncubationPointInput, 60, 'samplings')
   points!: IncubationPointInput[];
 }

@@ -2,16 +2,15 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNumber, IsUUID
 import {
   HELD_EQUAL,
   LAYOUTS,
-  MEDIA,
   MOST_UNITS,
   OUTCOME_KINDS,
   STUDY_CONTROLS,
   type HeldEqual,
-  type Medium,
   type OutcomeKind,
   type StudyControl,
   type TrialLayout,
 } from '@wheat-ledger/core';
+import { JarsInput } from './product.js';
 import { Day, EachOneOf, Maybe, NumberBetween, OneOf, Part, Parts, Text } from './decorators.js';
 
 /** One of the things that are set side by side. */
@@ -114,19 +113,6 @@ export class BlockPlaceInput {
 
   @NumberBetween(0, 1000, 'metres down')
   yM!: number;
-}
-
-/** What jars of soil that are kept and sampled have in common. */
-export class JarsInput {
-  /** N given to every jar but the control's, in the unit of what decides. */
-  @NumberBetween(0.001, 1e6, 'the nitrogen applied')
-  applied!: number;
-
-  @NumberBetween(1, 45, 'a temperature in °C')
-  temperatureC!: number;
-
-  @OneOf(MEDIA, 'a medium')
-  medium!: Medium;
 }
 
 /** A side-by-side test: the question and the layout, which are fixed once it has begun. Who stands where follows from the seed. */

@@ -1,4 +1,5 @@
 import { daysBetween } from '../quantity/index.js';
+import type { Incubation } from '../shelf/index.js';
 import type { TrialReading } from './course.js';
 import type { TrialUnit } from './layout.js';
 
@@ -8,11 +9,7 @@ export const JAR_WEEKS = [1, 2, 4, 6, 8] as const;
 const NEAR_DAYS = 3;
 
 /** Mineral N on one day, of the jars with a bag and of those without. */
-export interface JarPoint {
-  readonly day: number;
-  readonly treated: number;
-  readonly untreated: number;
-}
+export type JarPoint = Incubation['points'][number];
 
 /**
  * Samplings of an incubation: for each day on which both were sampled, the mean of the jars of an arm and of the control.

@@ -1,7 +1,6 @@
 import { EntityManager } from '@mikro-orm/postgresql';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import {
-  CATALOGUE_CHANGES,
   type CatalogueChange,
   type CatalogueCount,
   type CatalogueDifferences,
@@ -15,8 +14,10 @@ import {
   type ProductInput,
 } from '@wheat-ledger/contract';
 import { RANKED_NUTRIENTS, type FractionBounds, type RankedNutrient } from '@wheat-ledger/core';
-import { notFound, ProblemException } from '../common/problems.js';
+import { notFound } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { badCursor } from '../records/cursor.js';
+import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
 const PAGE = 50;
 /** Counted no further: nobody reads on to the thousandth. */
@@ -105,11 +106,7 @@ function decoded(text: string, byCost: boolean): readonly [number | string, stri
   } catch {
     // falls through to the refusal below
   }
-  throw new ProblemException(
-    'bad-cursor',
-    HttpStatus.BAD_REQUEST,
-    'The place to go on from could not be read. Start the list again.',
-  );
+  throw badCursor();
 }
 
 /** The catalogue: every product of every list, searched and ranked in the database. */
@@ -170,9 +167,7 @@ export class CatalogueStore {
        group by c.kind`,
       [this.scope.id, since, ...values],
     );
-    return Object.fromEntries(
-      CATALOGUE_CHANGES.map((kind) => [kind, rows.find((r) => r.kind === kind)?.count ?? 0]),
-    ) as CatalogueDifferences;
+    return asDifferences(rows);
   }
 
   /** How many there are, no further than is worth it. */
@@ -214,7 +209,7 @@ export class CatalogueStore {
     return { ...shown(row, undefined), record: row.record };
   }
 
-  /** Currencies there are prices in, the commonest first. */
+  /** Currencies there are prices in, by the alphabet. */
   async currencies(): Promise<readonly string[]> {
     const rows = await this.em.execute<{ currency: string }[]>(
       `with recursive each as (
@@ -229,20 +224,14 @@ export class CatalogueStore {
   }
 
   async lists(): Promise<readonly CatalogueList[]> {
-    const rows = await this.em.execute<
-      { id: string; name: string; seller: string; revision: number; products: number; taken_at: Date | null }[]
-    >(
-      'select id, name, seller, revision, products, taken_at from catalogue_list where workspace_id = ? and revision > 0 order by name',
+    const rows = await this.em.execute<ListRow[]>(
+      `select ${LIST_COLUMNS} from catalogue_list where workspace_id = ? and revision > 0 order by name`,
       [this.scope.id],
     );
-    return rows.map(({ taken_at, ...list }) => ({
-      ...list,
-      takenAt: taken_at === null ? null : new Date(taken_at).toISOString(),
-      shared: false,
-    }));
+    return rows.map(asList);
   }
 
-  /** What changed with the last revision of a list, the kinds that matter most first. */
+  /** What changed with the last revision of a list, kind by kind. */
   async changes(list: string): Promise<readonly CatalogueChange[]> {
     const rows = await this.em.execute<
       { kind: CatalogueChange['kind']; name: string; revision: number; before: number | null; after: number | null }[]

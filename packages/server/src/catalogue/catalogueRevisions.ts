@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { CATALOGUE_CHANGES, type CatalogueDifferences, type CatalogueList } from '@wheat-ledger/contract';
+import type { CatalogueDifferences, CatalogueList } from '@wheat-ledger/contract';
 import { RANKED_NUTRIENTS } from '@wheat-ledger/core';
 import { notFound } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
 const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]);
 /** What a row says of a product, beside its list and its key; its costs follow from it. */
@@ -90,9 +91,7 @@ export class CatalogueRevisions {
       `select case when s.key is null then 'gone' else ${KIND} end as kind, count(*)::int as count from ${BESIDE} group by 1`,
       [importId, ledger, list?.id ?? randomUUID(), ledger],
     );
-    return Object.fromEntries(
-      CATALOGUE_CHANGES.map((kind) => [kind, rows.find((r) => r.kind === kind)?.count ?? 0]),
-    ) as CatalogueDifferences;
+    return asDifferences(rows);
   }
 
   /**
@@ -228,14 +227,11 @@ export class CatalogueRevisions {
   }
 
   private async listById(id: string): Promise<CatalogueList> {
-    const [list] = await this.em.execute<
-      { id: string; name: string; seller: string; revision: number; products: number; taken_at: string | null }[]
-    >('select id, name, seller, revision, products, taken_at from catalogue_list where workspace_id = ? and id = ?', [
-      this.scope.id,
-      id,
-    ]);
+    const [list] = await this.em.execute<ListRow[]>(
+      `select ${LIST_COLUMNS} from catalogue_list where workspace_id = ? and id = ?`,
+      [this.scope.id, id],
+    );
     if (!list) throw notFound('list');
-    const { taken_at, ...rest } = list;
-    return { ...rest, takenAt: taken_at === null ? null : new Date(taken_at).toISOString(), shared: false };
+    return asList(list);
   }
 }

@@ -16,6 +16,14 @@ const UUID = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/;
 export const encodeCursor = ({ key, id }: Cursor): string =>
   Buffer.from(JSON.stringify([key, id])).toString('base64url');
 
+/** What is said of a place in a list that cannot be read. */
+export const badCursor = (): ProblemException =>
+  new ProblemException(
+    'bad-cursor',
+    HttpStatus.BAD_REQUEST,
+    'The place to go on from could not be read. Start the list again.',
+  );
+
 /** @param byDay whether the list is sorted by a day */
 export function decodeCursor(text: string, byDay: boolean): Cursor {
   try {
@@ -25,9 +33,5 @@ export function decodeCursor(text: string, byDay: boolean): Cursor {
   } catch {
     // falls through to the refusal below
   }
-  throw new ProblemException(
-    'bad-cursor',
-    HttpStatus.BAD_REQUEST,
-    'The place to go on from could not be read. Start the list again.',
-  );
+  throw badCursor();
 }
