@@ -126,3 +126,16 @@ test('a difference of ranks is told without a share of anything', () => {
   const crumb: TrialOutcome = { key: 'crumb', name: 'crumb', kind: 'score', unit: '', better: 'more' };
   expect(answerWords(p, crumb, reading, permuted)).toBe('Ferment was better than the control: likely real (p 0.031).');
 });
+
+test('without blocks so few units cannot tell: of 3 and 3 the least p is 0.1', () => {
+  const p = plan({ layout: 'random', replicates: 3 });
+  const units = layOut('random', 2, 3, 3);
+  const valueOfUnit = (u: (typeof units)[number]): number => 20 + u.arm * 9 + u.number * 0.1;
+  const permuted = permute(
+    units.map((u) => ({ ...u, values: [valueOfUnit(u)] })),
+    { layout: 'random', control: 0 },
+  );
+  expect(answerWords(p, height, readOutcome(p, units, valueOfUnit), permuted)).toMatch(
+    /So few units cannot tell: even the clearest result has a p of 0\.1\.$/,
+  );
+});

@@ -220,7 +220,9 @@ export function answerWords(
   const times = plan.layout === 'latin' ? plan.arms.length : plan.replicates;
   const least = leastP(plan.layout, plan.arms.length, times);
   const small =
-    least > 0.05 ? ` So few blocks cannot tell: even the clearest result has a p of ${formatTrimmed(least, 2)}.` : '';
+    least > 0.05
+      ? ` So few ${plan.layout === 'blocks' ? 'blocks' : 'units'} cannot tell: even the clearest result has a p of ${formatTrimmed(least, 2)}.`
+      : '';
   const unknown = reading.arms.some((a) => a.atLeast);
   const open = unknown ? ' Some were not over: by how much is not known.' : '';
   const whole = unknown || measure.kind === 'score' ? undefined : control;

@@ -11,6 +11,7 @@ import {
 } from '@wheat-ledger/contract';
 import { calibrate, formatTrimmed, MEDIA, MEDIUM_NAMES, type Calibration, type FittedNumber } from '@wheat-ledger/core';
 import { EditForm, FormPart } from '../ui/EditForm';
+import { intervalEnd } from '../ui/intervalEnd';
 import { LongField, SelectField, TextField } from '../ui/Field';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty, Remark, Sheet } from '../ui/Sheet';
@@ -19,7 +20,6 @@ import { BagPages, useBagPage } from './BagPages';
 import { CurveChart } from '../ui/CurveChart';
 
 const MEDIUM_OPTIONS = MEDIA.map((value) => ({ value, text: MEDIUM_NAMES[value] }));
-const end = (n: number | undefined, scale: number): string => (n === undefined ? 'open' : formatTrimmed(n * scale, 3));
 
 function Fitted({ words, number, scale, unit }: { words: string; number: FittedNumber; scale: number; unit: string }) {
   return (
@@ -31,7 +31,7 @@ function Fitted({ words, number, scale, unit }: { words: string; number: FittedN
         <b>{formatTrimmed(number.value * scale, 3)}</b> {unit}
       </td>
       <td className="num">
-        {end(number.low, scale)} to {end(number.high, scale)}
+        {intervalEnd(number.low, scale)} to {intervalEnd(number.high, scale)}
       </td>
     </tr>
   );

@@ -24,6 +24,8 @@ export function ChainPart({ trial }: { trial: TrialRecord }) {
     const next = nextYear(trial, seed);
     void keep(next, undefined, `“${next.name}” is planned.`);
   };
+  const finished = stateOf(trial) === 'finished';
+  if (years.length <= 1 && !finished) return null;
   const others = trial.arms.filter((_, i) => i !== trial.control);
   return (
     <FormPart title="From year to year">
@@ -65,7 +67,7 @@ export function ChainPart({ trial }: { trial: TrialRecord }) {
           </tbody>
         </table>
       )}
-      {stateOf(trial) === 'finished' && (
+      {finished && (
         <p className="no-print flex flex-wrap items-center gap-3">
           <span className="text-faint">Plan the next year of it:</span>
           <button type="button" className="action" disabled={saving} onClick={() => go(undefined)}>

@@ -11,6 +11,7 @@ import {
 import { useShelf } from '../app/workspace';
 import { CurveChart } from '../ui/CurveChart';
 import { FormPart } from '../ui/EditForm';
+import { intervalEnd } from '../ui/intervalEnd';
 import { Remark } from '../ui/Sheet';
 import { useKeep } from '../ui/useKeep';
 
@@ -45,6 +46,10 @@ function JarArm({ trial, jars, units, readings, arm }: JarsPartProps & { arm: nu
           <p>
             <b>{formatTrimmed(found.n0.value * 100, 2)} %</b> of the N applied comes free in the end, at{' '}
             <b>{formatTrimmed(found.kPerDay.value, 2)} a day</b> at {formatTrimmed(temperatureC, 2)} °C.
+          </p>
+          <p className="text-sm text-faint">
+            95 in 100 lie in {intervalEnd(found.n0.low, 100)} to {intervalEnd(found.n0.high, 100)} %, and in{' '}
+            {intervalEnd(found.kPerDay.low, 1)} to {intervalEnd(found.kPerDay.high, 1)} a day.
           </p>
           {found.remarks.map((remark) => (
             <Remark key={remark} tone="note">
