@@ -53,7 +53,17 @@ export {
   type CatalogueColumn,
   type CheapestOfAll,
   cheapestOfAll,
+  type HeldEnd,
   type NutrientPrices,
+  type OfAll,
   reducedCost,
   type WantedOfAll,
 } from './cheapestOfAll.js';
+export { type ReplacementOfAll, replacementOfAll } from './replacementOfAll.js';
+export {
+  type CataloguePackage,
+  type MoreOfAll,
+  type Restricted,
+  type WholeOfAll,
+  wholeOfAll,
+} from './wholeOfAll.js';

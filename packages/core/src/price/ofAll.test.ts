@@ -1,0 +1,332 @@
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import { solve, type LpSolver } from '../solve/index.js';
+import { workingLines } from '../figure/index.js';
+import { RANKED_NUTRIENTS, type RankedNutrient } from './catalogueFacts.js';
+import {
+  cheapestOfAll,
+  reducedCost,
+  type CatalogueColumn,
+  type CheapestOfAll,
+  type HeldEnd,
+  type NutrientPrices,
+  type OfAll,
+} from './cheapestOfAll.js';
+import { replacementOfAll } from './replacementOfAll.js';
+import { beyondWorth, wholeOfAll, type CataloguePackage, type MoreOfAll } from './wholeOfAll.js';
+
+let solver: LpSolver;
+beforeAll(async () => {
+  solver = await loadHighs();
+});
+
+const listed = (
+  id: string,
+  pricePerKg: number,
+  shares: Partial<Record<RankedNutrient, number | [number, number]>>,
+): CatalogueColumn => ({
+  id,
+  name: id,
+  pricePerKg,
+  fractions: Object.fromEntries(
+    Object.entries(shares).map(([n, s]) => [n, Array.isArray(s) ? { low: s[0], high: s[1] } : { low: s, high: s }]),
+  ),
+});
+/** What was found; fails where nothing was. */
+function cheapest(all: OfAll): CheapestOfAll {
+  if (all.kind !== 'found') throw new Error(`nothing brings ${all.missing.join()}`);
+  return all;
+}
+/** A catalogue that answers with the few best, as the database does. */
+const asking =
+  (all: readonly CatalogueColumn[], few = 3) =>
+  (prices: NutrientPrices, held?: HeldEnd) =>
+    Promise.resolve(
+      [...all]
+        .sort((a, b) => reducedCost(a, prices, held) - reducedCost(b, prices, held) || a.id.localeCompare(b.id))
+        .slice(0, few),
+    );
+
+const urea = listed('urea', 0.9, { N: 0.46 });
+const potash = listed('potash', 1.4, { K2O: 0.5, S: 0.18 });
+const compound = listed('compound', 1.1, { N: 0.12, P2O5: 0.06, K2O: 0.1 });
+const meal = listed('meal', 1.3, { N: [0.12, 0.14] });
+
+test('10 kg N and 20 kg K2O from urea and potash: 10 ÷ 0.46 × 0.90 + 20 ÷ 0.5 × 1.40 = 75.57', async () => {
+  const found = cheapest(
+    await cheapestOfAll({ atLeast: { N: 10, K2O: 20 } }, solver, asking([meal, compound, urea, potash])),
+  );
+  expect(found.cost).toBeCloseTo(75.565, 2);
+  expect(found.parts.map((p) => p.product.id)).toEqual(['potash', 'urea']);
+  expect(found.proven).toBe(true);
+  // Another kg of N costs what urea asks for it.
+  expect(found.prices.worth.N).toBeCloseTo(0.9 / 0.46, 6);
+});
+
+test('what nothing brings, or only beyond what is allowed, has no recipe', async () => {
+  expect(await cheapestOfAll({ atLeast: { N: 5, Mg: 1 } }, solver, asking([urea, potash]))).toEqual({
+    kind: 'none',
+    missing: ['Mg'],
+  });
+  const wanted = { atLeast: { K2O: 10 }, atMost: { S: 1 } };
+  expect((await cheapestOfAll(wanted, solver, asking([urea, potash]))).kind).toBe('none');
+  const found = cheapest(await cheapestOfAll(wanted, solver, asking([urea, potash, compound])));
+  expect(found.parts.map((p) => p.product.id).sort()).toEqual(['compound', 'potash']);
+});
+
+test('a range counts by its low end for at least, and by its high end for at most', async () => {
+  const kgOf = async (held?: HeldEnd) =>
+    cheapest(await cheapestOfAll({ atLeast: { N: 12 }, ...(held ? { held } : {}) }, solver, asking([meal]))).parts[0]!
+      .kg;
+  expect(await kgOf()).toBeCloseTo(100, 6);
+  expect(await kgOf('mid')).toBeCloseTo(12 / 0.13, 6);
+  expect(await kgOf('high')).toBeCloseTo(12 / 0.14, 6);
+  const bounded = { atLeast: { N: 12 }, atMost: { N: 13.9 } };
+  expect((await cheapestOfAll(bounded, solver, asking([meal]))).kind).toBe('none');
+  expect((await cheapestOfAll({ ...bounded, held: 'mid' }, solver, asking([meal]))).kind).toBe('found');
+});
+
+test('it stops where it is told to, and says that it is not proven', async () => {
+  const found = cheapest(
+    await cheapestOfAll({ atLeast: { N: 10 } }, solver, asking([urea, meal], 1), (round) => round < 1),
+  );
+  expect([found.rounds, found.proven]).toEqual([1, false]);
+});
+
+const share = fc.double({ min: 0, max: 0.5, noNaN: true }).map((x) => Number(x.toFixed(3)));
+const anyCatalogue = fc.array(
+  fc.record({ price: fc.double({ min: 0.1, max: 5, noNaN: true }), n: share, p: share, k: share }),
+  { minLength: 1, maxLength: 40 },
+);
+
+test('asked a few at a time it costs the same as everything at once', async () => {
+  await fc.assert(
+    fc.asyncProperty(anyCatalogue, fc.integer({ min: 1, max: 5 }), async (rows, few) => {
+      const all = rows.map(({ price, n, p, k }, i) => listed(`p${i}`, price, { N: n, P2O5: p, K2O: k }));
+      const atLeast = { N: 10, P2O5: 5, K2O: 8 };
+      const answer = await cheapestOfAll({ atLeast, atMost: { K2O: 30 } }, solver, asking(all, few));
+      const whole = solve(
+        {
+          goal: 'least',
+          columns: all.map((c) => ({ name: c.id, cost: c.pricePerKg })),
+          rows: [
+            ...(['N', 'P2O5', 'K2O'] as const).map((n) => ({
+              name: n,
+              coefficients: all.map((c) => c.fractions[n]!.low),
+              low: atLeast[n],
+            })),
+            { name: 'cap', coefficients: all.map((c) => c.fractions.K2O!.high), high: 30 },
+          ],
+        },
+        solver,
+      );
+      if (whole.kind !== 'optimal') return expect(answer.kind).toBe('none');
+      const found = cheapest(answer);
+      expect(found.proven).toBe(true);
+      expect(Math.abs(found.cost - whole.objective)).toBeLessThanOrEqual(1e-5 * Math.max(1, whole.objective));
+      for (const n of RANKED_NUTRIENTS) {
+        const brought = found.parts.reduce((sum, p) => sum + p.kg * (p.product.fractions[n]?.low ?? 0), 0);
+        expect(brought).toBeGreaterThanOrEqual(((atLeast as Partial<Record<RankedNutrient, number>>)[n] ?? 0) - 1e-5);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+/** Packages of a catalogue, asked as the database is. */
+const packed = (packages: readonly CataloguePackage[], few = Infinity): MoreOfAll => ({
+  packages: (prices, most, within = Infinity) =>
+    Promise.resolve(
+      packages
+        .filter((p) => beyondWorth(p, prices) <= within)
+        .sort((a, b) => beyondWorth(a, prices) - beyondWorth(b, prices))
+        .slice(0, Math.min(few, most)),
+    ),
+  alone: () => Promise.resolve([]),
+});
+const bag = (of: CatalogueColumn, kg: number): CataloguePackage => ({ product: of, kg, price: of.pricePerKg * kg });
+
+describe('whole packages', () => {
+  const wanted = { atLeast: { N: 10, K2O: 20 } };
+  test('21.7 kg of urea and 40 kg of potash are one bag of 25 and two of 25: 0.9 × 25 + 2 × 1.4 × 25 = 92.50', async () => {
+    const linear = cheapest(await cheapestOfAll(wanted, solver, asking([urea, potash, compound])));
+    const found = await wholeOfAll(
+      wanted,
+      linear,
+      { packages: true },
+      solver,
+      packed([bag(urea, 25), bag(potash, 25), bag(compound, 25)]),
+    );
+    expect(found!.cost).toBeCloseTo(92.5, 6);
+    expect(found!.parts.map((p) => [p.product.id, p.bought])).toEqual([
+      ['potash', [{ kg: 25, price: 35, count: 2 }]],
+      ['urea', [{ kg: 25, price: 22.5, count: 1 }]],
+    ]);
+    expect([found!.proven, found!.bound]).toEqual([true, found!.cost]);
+  });
+
+  const anyBags = fc.array(
+    fc.record({
+      price: fc.double({ min: 0.1, max: 5, noNaN: true }),
+      n: share,
+      k: share,
+      sizes: fc.uniqueArray(fc.constantFrom(1, 5, 10, 25), { minLength: 1, maxLength: 2 }),
+    }),
+    { minLength: 2, maxLength: 12 },
+  );
+  test('they cost the same as all packages solved at once; where a part is asked, no less than the bound', async () => {
+    await fc.assert(
+      fc.asyncProperty(anyBags, fc.integer({ min: 3, max: 30 }), fc.boolean(), async (rows, few, capped) => {
+        const all = rows.map(({ price, n, k }, i) => listed(`p${i}`, price, { N: n, K2O: k }));
+        const packages = all.flatMap((p, i) =>
+          rows[i]!.sizes.map((kg, nth) => ({ product: p, kg, price: p.pricePerKg * kg * (1 + nth / 10) })),
+        );
+        const question = { atLeast: { N: 3, K2O: 2 }, ...(capped ? { atMost: { K2O: 4 } } : {}) };
+        const linear = await cheapestOfAll(question, solver, asking(all));
+        if (linear.kind === 'none') return;
+        const whole = solve(
+          {
+            goal: 'least',
+            columns: [
+              ...all.map((p) => ({ name: p.id, cost: 0 })),
+              ...packages.map((p) => ({ name: '', cost: p.price, integer: true })),
+            ],
+            rows: [
+              ...(['N', 'K2O'] as const).map((n) => ({
+                name: n,
+                coefficients: [...all.map((p) => p.fractions[n]!.low), ...packages.map(() => 0)],
+                low: question.atLeast[n],
+                ...(capped && n === 'K2O' ? { high: 4 } : {}),
+              })),
+              ...all.map((p, j) => ({
+                name: '',
+                coefficients: [
+                  ...all.map((_, i) => (i === j ? 1 : 0)),
+                  ...packages.map((of) => (of.product === p ? -of.kg : 0)),
+                ],
+                high: 0,
+              })),
+            ],
+          },
+          solver,
+        );
+        if (whole.kind !== 'optimal') throw new Error(whole.kind);
+        const rules = { packages: true };
+        const found = await wholeOfAll(question, linear, rules, solver, packed(packages));
+        expect(found!.cost).toBeCloseTo(whole.objective, 4);
+        expect(found!.proven).toBe(true);
+        const some = await wholeOfAll(question, linear, rules, solver, packed(packages, few));
+        if (!some) return;
+        expect(some.cost).toBeGreaterThanOrEqual(whole.objective - 1e-4);
+        expect(some.bound).toBeGreaterThanOrEqual(linear.cost - 1e-6);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('what is left out by its price cannot be in a cheaper recipe: of hundreds of bags the best is proven', async () => {
+    const many = Array.from({ length: 400 }, (_, i) =>
+      listed(`m${i}`, 0.5 + ((i * 7919) % 400) / 100, { N: 0.05 + ((i * 31) % 40) / 100 }),
+    );
+    const question = { atLeast: { N: 7 } };
+    const linear = cheapest(await cheapestOfAll(question, solver, asking(many, 30)));
+    const packages = many.map((p, i) => bag(p, [1, 5, 10, 25][i % 4]!));
+    let asked = 0;
+    const counted: MoreOfAll = {
+      ...packed(packages),
+      packages: (prices, most, within) => {
+        asked += 1;
+        return packed(packages).packages(prices, most, within);
+      },
+    };
+    const found = await wholeOfAll(question, linear, { packages: true }, solver, counted);
+    expect(found!.proven).toBe(true);
+    expect(asked).toBeLessThanOrEqual(2);
+    expect(found!.cost).toBeGreaterThanOrEqual(linear.cost);
+    const brought = found!.parts.reduce((sum, p) => sum + p.kg * p.product.fractions.N!.low, 0);
+    expect(brought).toBeGreaterThanOrEqual(7 - 1e-6);
+  });
+});
+
+describe('few products', () => {
+  const wanted = { atLeast: { N: 12, P2O5: 6, K2O: 10 } };
+  const rock = listed('rock', 0.7, { P2O5: 0.28 });
+  const all = [urea, potash, compound, rock];
+  const linear = async () => cheapest(await cheapestOfAll(wanted, solver, asking(all)));
+  const withAlone: MoreOfAll = { ...packed([]), alone: () => Promise.resolve([compound]) };
+
+  test('one product brings all: 100 kg of the compound for 110, beside the bound of many', async () => {
+    const few = await wholeOfAll(wanted, await linear(), { packages: false, kinds: 1 }, solver, withAlone);
+    expect(few!.parts.map((p) => p.product.id)).toEqual(['compound']);
+    expect(few!.cost).toBeCloseTo(110, 6);
+    expect(few!.bound).toBeCloseTo((await linear()).cost, 6);
+    expect(few!.proven).toBe(false);
+  });
+  test('as many as the cheapest has are proven, and none at all brings nothing', async () => {
+    const enough = await wholeOfAll(wanted, await linear(), { packages: false, kinds: 3 }, solver, withAlone);
+    expect(enough!.proven).toBe(true);
+    const none = await wholeOfAll(wanted, await linear(), { packages: false, kinds: 0 }, solver, withAlone);
+    expect(none).toBeUndefined();
+  });
+  test('few products in whole packages: two at most', async () => {
+    const found = await wholeOfAll(
+      wanted,
+      await linear(),
+      { packages: true, kinds: 2 },
+      solver,
+      packed(all.map((p) => bag(p, 10))),
+    );
+    expect(found!.parts.length).toBeLessThanOrEqual(2);
+    expect(found!.proven).toBe(true);
+    const each = await wholeOfAll(
+      wanted,
+      await linear(),
+      { packages: true },
+      solver,
+      packed(all.map((p) => bag(p, 10))),
+    );
+    expect(each!.cost).toBeLessThanOrEqual(found!.cost + 1e-9);
+  });
+});
+
+describe('replacement value', () => {
+  const ask = (all: readonly CatalogueColumn[]) => asking(all, 4);
+  test('a kg of compound by urea, rock and potash: 0.12 ÷ 0.46 × 0.9 + 0.06 ÷ 0.28 × 0.7 + 0.1 ÷ 0.5 × 1.4 = 0.665', async () => {
+    const rock = listed('rock', 0.7, { P2O5: 0.28 });
+    const all = [compound, urea, potash, rock];
+    const found = await replacementOfAll(compound, 'EUR', ['N', 'P2O5', 'K2O'], solver, ask(all));
+    if (found.kind !== 'value') throw new Error(found.why);
+    expect(found.value.value.mid).toBeCloseTo(0.66478, 4);
+    expect(found.premium.value.mid).toBeCloseTo(1.1 - 0.66478, 4);
+    expect(found.bundle.map((p) => p.product.id).sort()).toEqual(['potash', 'rock', 'urea']);
+    expect(workingLines(found.value).length).toBeGreaterThan(2);
+    const noPhosphate = await replacementOfAll(
+      compound,
+      'EUR',
+      ['N', 'P2O5', 'K2O'],
+      solver,
+      ask([compound, urea, potash]),
+    );
+    if (noPhosphate.kind !== 'value') throw new Error(noPhosphate.why);
+    expect(noPhosphate.notReplaceable).toEqual(['P2O5']);
+    expect(noPhosphate.value.value.mid).toBeCloseTo((0.12 / 0.46) * 0.9 + (0.1 / 0.5) * 1.4, 5);
+  });
+  test('between two ends it is a range: 12 to 14 % N by urea at 0.90', async () => {
+    const found = await replacementOfAll(meal, 'EUR', ['N'], solver, ask([meal, urea]));
+    if (found.kind !== 'value') throw new Error(found.why);
+    const { low, mid, high } = found.value.value;
+    expect([low, mid, high].map((x) => Number(x.toFixed(4)))).toEqual(
+      [0.12, 0.13, 0.14].map((x) => Number(((x / 0.46) * 0.9).toFixed(4))),
+    );
+  });
+  test('what brings nothing that counts, or is alone, has none', async () => {
+    expect(await replacementOfAll(urea, 'EUR', ['K2O'], solver, ask([urea, potash]))).toEqual({
+      kind: 'none',
+      why: 'bringsNothing',
+    });
+    expect(await replacementOfAll(urea, 'EUR', ['N'], solver, ask([urea, potash]))).toEqual({
+      kind: 'none',
+      why: 'nobodyElse',
+    });
+  });
+});
