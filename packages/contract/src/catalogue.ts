@@ -16,6 +16,7 @@ import {
   PRODUCT_FORMS,
   RANKED_NUTRIENTS,
   type FractionBounds,
+  type HeldEnd,
   type ProductForm,
   type RankedNutrient,
 } from '@wheat-ledger/core';
@@ -128,6 +129,12 @@ export class CatalogueQuery {
   @MaxLength(60, { message: 'Expected at most 60 characters.' })
   origin?: string;
 
+  /** Where it is sold. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(120, { message: 'Expected at most 120 characters.' })
+  place?: string;
+
   @IsOptional()
   @Matches(/^[0-9a-f-]{36}$/, { message: 'Expected a list by its id.' })
   list?: string;
@@ -164,6 +171,12 @@ export class CatalogueQuery {
 /** The whole record of a product of a list, as the shelf would keep it. */
 export interface CatalogueRecord extends CatalogueProduct {
   readonly record: ProductInput;
+  /** What the list and its seller are called, and which row of it this last came with. */
+  readonly list: string;
+  readonly row: number | null;
+  /** Where it is sold, as the list says. */
+  readonly place: string;
+  readonly shared: boolean;
 }
 /** What changed with the last revisions of a list. */
 export interface CatalogueChange {
@@ -174,6 +187,7 @@ export interface CatalogueChange {
   readonly priceAfter: number | null;
 }
 
+const HELD_ENDS = ['low', 'mid', 'high'] as const satisfies readonly HeldEnd[];
 /** Money for a kg of a nutrient: `N:1.95`. */
 const WORTH = /^(?:N|P2O5|K2O|Ca|Mg|S):\d{1,9}(?:\.\d{1,12})?$/;
 
@@ -193,6 +207,48 @@ export class CataloguePricedQuery extends CatalogueQuery {
   @ArrayMaxSize(MOST, { message: `Expected at most ${MOST} nutrients.` })
   @Matches(WORTH, { each: true, message: 'Expected a nutrient and a price such as N:1.95.' })
   burden?: string[];
+
+  /** Which end of what a product holds is worth something; its other end is a burden. The low one unless said. */
+  @IsOptional()
+  @IsIn(HELD_ENDS, { message: 'Expected held as low, mid or high.' })
+  held?: HeldEnd;
+}
+
+/** The same of whole packages, of which what is left over is worth nothing. */
+export class CataloguePackagedQuery extends CataloguePricedQuery {
+  /** So many packages at most. */
+  @Type(() => Number)
+  @IsInt({ message: 'Expected most as a whole number.' })
+  @Min(1)
+  @Max(1000, { message: 'Expected most up to 1000.' })
+  most!: number;
+
+  /** Only those that cost no more than this beyond what they are worth. */
+  @IsOptional()
+  @Transform(asNumber)
+  @Min(0, { message: 'Expected within as an amount of money.' })
+  within?: number;
+}
+
+/** What a catalogue is asked for products that bring everything by themselves, the cheapest first. */
+export class CatalogueAloneQuery extends CatalogueQuery {
+  /** How much of each nutrient, kg. */
+  @Transform(asAll)
+  @IsArray({ message: 'Expected wanted as nutrients with kg such as N:10.' })
+  @ArrayMaxSize(MOST, { message: `Expected at most ${MOST} nutrients.` })
+  @Matches(WORTH, { each: true, message: 'Expected a nutrient and an amount such as N:10.' })
+  wanted!: string[];
+
+  @IsOptional()
+  @IsIn(HELD_ENDS, { message: 'Expected held as low, mid or high.' })
+  held?: HeldEnd;
+}
+
+/** A package of a product of a list. */
+export interface CataloguePackaged {
+  readonly product: CatalogueProduct;
+  readonly kg: number;
+  readonly price: number;
 }
 
 /** What changed among the products that fit, since a moment. */

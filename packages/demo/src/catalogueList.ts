@@ -24,30 +24,58 @@ const PACKAGES = [1, 5, 10, 25] as const;
 /** A small package costs more a kg. */
 const DEARER = [1.9, 1.35, 1.15, 1] as const;
 
-/** A list of invented goods of three sellers as CSV, the same every time: a stand-in for what sellers send. */
-export function catalogueListCsv(): string {
+interface Listed {
+  readonly name: string;
+  readonly seller: string;
+  readonly form: string;
+  readonly shares: readonly string[];
+  readonly kg: number;
+  readonly price: number;
+  readonly organic: string;
+  readonly from: string;
+}
+/** The goods of the list, the same every time. */
+function listed(): readonly Listed[] {
   const draw = uniformDraws(20_260_301);
-  const rows = GOODS.flatMap(([goods, analysis, form, price, from, organic]) =>
+  return GOODS.flatMap(([goods, analysis, form, price, from, organic]) =>
     NAMES.flatMap((name, n) =>
-      SELLERS.map((seller, s) => {
+      SELLERS.map((seller, s): Listed => {
         const at = (n + s) % PACKAGES.length;
-        const size = PACKAGES[at] ?? 1;
+        const kg = PACKAGES[at] ?? 1;
         const shares = analysis.map((share) => (share === 0 ? '' : (share * (0.9 + 0.2 * draw())).toFixed(1)));
-        const money = price * size * (DEARER[at] ?? 1) * (0.8 + 0.4 * draw());
-        const cells = [
-          `${name} ${goods}`,
-          seller,
-          form,
-          ...shares,
-          `${size} kg`,
-          money.toFixed(2),
-          'EUR',
-          '2026-03-01',
-        ];
-        return [...cells, organic, from].join(',');
+        const money = price * kg * (DEARER[at] ?? 1) * (0.8 + 0.4 * draw());
+        return { name: `${name} ${goods}`, seller, form, shares, kg, price: Number(money.toFixed(2)), organic, from };
       }),
     ),
   );
+}
+
+/** A list of invented goods of three sellers as CSV: a stand-in for what sellers send. */
+export function catalogueListCsv(): string {
+  const rows = listed().map(({ name, seller, form, shares, kg, price, organic, from }) =>
+    [name, seller, form, ...shares, `${kg} kg`, price.toFixed(2), 'EUR', '2026-03-01', organic, from].join(','),
+  );
   const head = 'name,seller,form,N %,P2O5 %,K2O %,Mg %,S %,Cl %,package,price,currency,seen on,organic,derived from';
   return [head, ...rows].join('\n');
+}
+
+/** By how much every so many-th price of the list changed; the rest stayed. */
+const CHANGED = [
+  [5, 1.08],
+  [7, 0.94],
+] as const;
+/**
+ * Later prices of the same goods as a price list: some dearer, some cheaper, one sold no more, and a line that cannot be right.
+ * @param day ISO date the prices are of
+ */
+export function cataloguePricesCsv(day: string): string {
+  const rows = listed().map(({ name, seller, kg, price }, i) => {
+    const by = CHANGED.find(([each]) => i % each === each - 1)?.[1] ?? 1;
+    const sold = i !== 100;
+    const money = sold ? [(price * by).toFixed(2), 'EUR', day, ''] : ['', '', day, 'withdrawn'];
+    return [name, kg, 'kg', ...money, seller].join(',');
+  });
+  return ['item,size,unit,price,currency,seen,status,seller', ...rows, `Larch Moon Dust,2,kg,9.90,EUR,${day},,`].join(
+    '\n',
+  );
 }

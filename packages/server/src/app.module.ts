@@ -1,3 +1,4 @@
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { MikroOrmModule } from '@mikro-orm/nestjs';
@@ -6,6 +7,7 @@ import { LoggerModule } from 'nestjs-pino';
 import { BookModule } from './book/book.module.js';
 import { CatalogueModule } from './catalogue/catalogue.module.js';
 import { CommonModule } from './common/common.module.js';
+import { RequestCounts } from './common/requestCounts.js';
 import { GroundModule } from './ground/ground.module.js';
 import { HealthModule } from './health/health.module.js';
 import { LedgersModule } from './ledgers/ledgers.module.js';
@@ -41,7 +43,13 @@ export class AppModule {
           },
         }),
         MikroOrmModule.forRoot(ormConfig(databaseUrl)),
-        ThrottlerModule.forRoot([{ ttl: 60_000, limit: requestsPerMinute }]),
+        ThrottlerModule.forRootAsync({
+          inject: [EntityManager],
+          useFactory: (em: EntityManager) => ({
+            throttlers: [{ ttl: 60_000, limit: requestsPerMinute }],
+            storage: new RequestCounts(em),
+          }),
+        }),
         CommonModule,
         LedgersModule,
         RecordsModule,

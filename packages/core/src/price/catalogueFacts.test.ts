@@ -36,6 +36,7 @@ test('24 EUR for 20 kg is 1.20 a kg; 8 % P2O5 stays 0.08, 10 % P as the element 
     }),
   );
   expect(facts.price).toEqual({ perKg: 1.2, currency: 'EUR', seenOn: '2026-03-01' });
+  expect(facts.packages).toEqual([{ kg: 20, price: 24 }]);
   expect(facts.fractions.N).toEqual({ low: 0.12, high: 0.12 });
   expect(facts.fractions.P2O5!.high).toBeCloseTo(0.08, 12);
   const element = catalogueFacts(product({ analysis: [line('P', 'element', number(10))] }));
@@ -52,7 +53,7 @@ test('a range keeps both ends; what is not declared, below detection or nothing 
       ],
     }),
   );
-  expect(facts).toEqual({ fractions: { N: { low: 0.04, high: 0.06 } } });
+  expect(facts).toEqual({ packages: [], fractions: { N: { low: 0.04, high: 0.06 } } });
 });
 
 test('the money that is asked for comes first, the cheapest package of it counts', () => {

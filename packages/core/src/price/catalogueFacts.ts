@@ -1,11 +1,15 @@
-import { compoundPerElement } from '../nutrient/index.js';
+import { compoundPerElement, type Nutrient } from '../nutrient/index.js';
 import { supplyRange, type Product } from '../shelf/index.js';
 import { pricesPerKg } from './pricePerKg.js';
+import { packagesOf } from './wholePackages.js';
 
 /** What a catalogue ranks by: available phosphate and soluble potash as their oxides, the rest as elements. */
 export const RANKED_NUTRIENTS = ['N', 'P2O5', 'K2O', 'Ca', 'Mg', 'S'] as const;
 export type RankedNutrient = (typeof RANKED_NUTRIENTS)[number];
-const ELEMENT = { N: 'N', P2O5: 'P', K2O: 'K', Ca: 'Ca', Mg: 'Mg', S: 'S' } as const;
+/** The nutrient that each stands for. */
+export const RANKED_AS = { N: 'N', P2O5: 'P', K2O: 'K', Ca: 'Ca', Mg: 'Mg', S: 'S' } as const satisfies Readonly<
+  Record<RankedNutrient, Nutrient>
+>;
 
 /** kg per kg of product. */
 export interface FractionBounds {
@@ -16,6 +20,8 @@ export interface FractionBounds {
 export interface CatalogueFacts {
   /** Money for a kg at its cheapest current package, and the day that price was seen. */
   readonly price?: { readonly perKg: number; readonly currency: string; readonly seenOn?: string };
+  /** What is on sale in that money, the smallest first. */
+  readonly packages: readonly { readonly kg: number; readonly price: number }[];
   readonly fractions: Readonly<Partial<Record<RankedNutrient, FractionBounds>>>;
   /** The most chloride it may hold, kg/kg. */
   readonly chlorideHigh?: number;
@@ -23,7 +29,7 @@ export interface CatalogueFacts {
 
 /** Bounds of what is supplied; below detection is anything from nothing to the limit, and is left out of a ranking. */
 function bounds(product: Product, nutrient: RankedNutrient): FractionBounds | undefined {
-  const supply = supplyRange(product, ELEMENT[nutrient]);
+  const supply = supplyRange(product, RANKED_AS[nutrient]);
   if (supply.kind !== 'range' || !(supply.value.high > 0)) return undefined;
   const factor = nutrient === 'P2O5' || nutrient === 'K2O' ? compoundPerElement(nutrient) : 1;
   return { low: Math.max(0, supply.value.low) * factor, high: supply.value.high * factor };
@@ -47,6 +53,7 @@ export function catalogueFacts(product: Product, currency?: string): CatalogueFa
     ...(price
       ? { price: { perKg: price.figure.value.mid, currency: price.currency, ...(seenOn ? { seenOn } : {}) } }
       : {}),
+    packages: price ? packagesOf(product, price.currency).map((p) => ({ kg: p.kg, price: p.price })) : [],
     fractions: Object.fromEntries(
       RANKED_NUTRIENTS.flatMap((nutrient) => {
         const found = bounds(product, nutrient);

@@ -40,16 +40,19 @@ export {
   offersAfter,
   type PriceChange,
   priceChanges,
+  nameOf as productNameOf,
   readListed,
 } from './priceList.js';
 export {
   catalogueFacts,
   type CatalogueFacts,
   type FractionBounds,
+  RANKED_AS,
   RANKED_NUTRIENTS,
   type RankedNutrient,
 } from './catalogueFacts.js';
 export {
+  type Amounts,
   type CatalogueColumn,
   type CheapestOfAll,
   cheapestOfAll,
@@ -59,11 +62,6 @@ export {
   reducedCost,
   type WantedOfAll,
 } from './cheapestOfAll.js';
+export { costOfAll, type PartOfAll } from './ofAllFigures.js';
 export { type ReplacementOfAll, replacementOfAll } from './replacementOfAll.js';
-export {
-  type CataloguePackage,
-  type MoreOfAll,
-  type Restricted,
-  type WholeOfAll,
-  wholeOfAll,
-} from './wholeOfAll.js';
+export { type CataloguePackage, type MoreOfAll, type Restricted, type WholeOfAll, wholeOfAll } from './wholeOfAll.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { solve, type LpSolver } from '../solve/index.js';
-import { workingLines } from '../figure/index.js';
+import { unitProblems, workingLines } from '../figure/index.js';
 import { RANKED_NUTRIENTS, type RankedNutrient } from './catalogueFacts.js';
 import {
   cheapestOfAll,
@@ -12,6 +12,7 @@ import {
   type NutrientPrices,
   type OfAll,
 } from './cheapestOfAll.js';
+import { costOfAll } from './ofAllFigures.js';
 import { replacementOfAll } from './replacementOfAll.js';
 import { beyondWorth, wholeOfAll, type CataloguePackage, type MoreOfAll } from './wholeOfAll.js';
 
@@ -246,6 +247,22 @@ describe('whole packages', () => {
     const brought = found!.parts.reduce((sum, p) => sum + p.kg * p.product.fractions.N!.low, 0);
     expect(brought).toBeGreaterThanOrEqual(7 - 1e-6);
   });
+});
+
+test('the cost of a recipe opens to its parts: 2 × 35 + 22.50, or kg at the price of a kg', () => {
+  const parts = [
+    { product: potash, kg: 40, bought: [{ kg: 25, price: 35, count: 2 }] },
+    { product: urea, kg: 21.7, bought: [{ kg: 25, price: 22.5, count: 1 }] },
+  ];
+  const figure = costOfAll(parts, 'EUR');
+  expect(figure.value.mid).toBeCloseTo(92.5, 9);
+  expect(unitProblems(figure)).toEqual([]);
+  expect(workingLines(figure).map((l) => l.label)).toContain('price of 25 kg of potash');
+  const byTheKg = costOfAll([{ product: urea, kg: 10 }], 'EUR');
+  expect(byTheKg.value.mid).toBeCloseTo(9, 9);
+  expect(unitProblems(byTheKg)).toEqual([]);
+  const both = [{ product: urea, kg: 30, bought: [...parts[1]!.bought, { kg: 5, price: 6, count: 2 }] }];
+  expect(costOfAll(both, 'EUR').value.mid).toBeCloseTo(34.5, 9);
 });
 
 describe('few products', () => {

@@ -65,7 +65,8 @@ export type PriceChange =
 
 const sized = ({ size, unit }: Pick<Offer, 'size' | 'unit'>): number =>
   Number((size * unitOf(unit).factor).toPrecision(9));
-const nameOf = (name: string): string => name.toLowerCase().replace(/\s+/g, ' ').trim();
+/** What names have in common that differ in capitals and spaces alone. @example nameOf('Quernlow  Urea') // 'quernlow urea' */
+export const nameOf = (name: string): string => name.toLowerCase().replace(/\s+/g, ' ').trim();
 /** The newest offer of a package as the seller asked it. */
 function offerOf(product: Product, listed: ListedPrice, seller: string): Offer | undefined {
   const alike = product.offers.filter(

@@ -1,4 +1,4 @@
-import { computed, difference, literal, solved, type Figure } from '../figure/index.js';
+import { computed, difference, solved, type Figure } from '../figure/index.js';
 import { formatTrimmed, inCurrency, measure, per } from '../quantity/index.js';
 import type { LpSolver } from '../solve/index.js';
 import { RANKED_NUTRIENTS, type RankedNutrient } from './catalogueFacts.js';
@@ -10,6 +10,7 @@ import {
   type HeldEnd,
   type NutrientPrices,
 } from './cheapestOfAll.js';
+import { listedPrice } from './ofAllFigures.js';
 
 /** What a kg of a product is worth by what else a catalogue holds. */
 export type ReplacementOfAll =
@@ -65,8 +66,7 @@ export async function replacementOfAll(
     ends.push(found.kind === 'found' ? found.cost : mid.cost);
   }
   const perKg = per(inCurrency(currency), measure('kg'));
-  const priceOf = (c: CatalogueColumn): Figure =>
-    literal(`price of a kg of ${c.name}`, c.pricePerKg, perKg, 'label', 'a seller’s list');
+  const priceOf = (c: CatalogueColumn): Figure => listedPrice(c, currency);
   const chosen = solved(
     `Cheapest stand-in for a kg of ${product.name}: ${mid.parts.map((p) => `${formatTrimmed(p.kg, 3)} kg ${p.product.name}`).join(' + ')}`,
     mid.cost,

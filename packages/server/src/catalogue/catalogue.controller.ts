@@ -10,10 +10,14 @@ import {
   Query,
   Req,
   Res,
+  type Type,
+  type ValidationPipe,
 } from '@nestjs/common';
 import { ApiBody, ApiConsumes } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import {
+  CatalogueAloneQuery,
+  CataloguePackagedQuery,
   CataloguePricedQuery,
   CatalogueQuery,
   CatalogueSinceQuery,
@@ -22,6 +26,7 @@ import {
   type CatalogueCount,
   type CatalogueDifferences,
   type CatalogueList,
+  type CataloguePackaged,
   type CataloguePage,
   type CataloguePreview,
   type CatalogueProduct,
@@ -29,10 +34,13 @@ import {
 } from '@wheat-ledger/contract';
 import type { Request, Response } from 'express';
 import { inputPipe } from '../common/inputPipe.js';
-import { invalid, notFound } from '../common/problems.js';
+import { invalid, notFound, type ProblemException } from '../common/problems.js';
 import { goneFrom, refuseByHeaders, withUpload } from '../common/textUpload.js';
 import { CsvReadingDto } from '../shelf/csvReading.dto.js';
 import { CatalogueStore } from './catalogue.store.js';
+import { SellersFeed } from '../price/sellersFeed.js';
+import { CatalogueFeed } from './catalogueFeed.service.js';
+import { CatalogueRecipes } from './catalogueRecipes.js';
 import { CatalogueImports, MOST_LIST_BYTES } from './catalogueImport.service.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
 
@@ -48,10 +56,13 @@ class ListTakeDto {
   seller!: string;
 }
 const ID = new ParseUUIDPipe();
-const NO_CURRENCY = {
-  path: 'currency',
-  message: 'Expected a currency: money of several kinds is never ranked together.',
-};
+/** What a catalogue is asked; a question that does not fit is a bad request. */
+const asked = (type: Type): ValidationPipe => inputPipe(type, HttpStatus.BAD_REQUEST);
+const NO_CURRENCY = (): ProblemException =>
+  invalid(
+    [{ path: 'currency', message: 'Expected a currency: money of several kinds is never ranked together.' }],
+    HttpStatus.BAD_REQUEST,
+  );
 /** A list of a million products is compared and taken over for minutes, in which nothing is sent. */
 const PATIENCE_MS = 3_600_000;
 
@@ -60,38 +71,55 @@ const PATIENCE_MS = 3_600_000;
 export class CatalogueController {
   constructor(
     private readonly store: CatalogueStore,
+    private readonly recipes: CatalogueRecipes,
     private readonly imports: CatalogueImports,
+    private readonly feed: CatalogueFeed,
+    private readonly sellers: SellersFeed,
     private readonly revisions: CatalogueRevisions,
   ) {}
 
   @Get('products')
-  page(@Query(inputPipe(CatalogueQuery)) query: CatalogueQuery): Promise<CataloguePage> {
-    if (query.by !== undefined && query.currency === undefined) throw invalid([NO_CURRENCY]);
+  page(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<CataloguePage> {
+    if (query.by !== undefined && query.currency === undefined) throw NO_CURRENCY();
     return this.store.page(query);
   }
 
   /** Products that cost least beyond what they are worth to a recipe. */
   @Get('priced')
   @Throttle({ default: { limit: 600, ttl: 60_000 } })
-  priced(@Query(inputPipe(CataloguePricedQuery)) query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
-    if (query.currency === undefined) throw invalid([NO_CURRENCY]);
-    return this.store.priced(query);
+  priced(@Query(asked(CataloguePricedQuery)) query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
+    if (query.currency === undefined) throw NO_CURRENCY();
+    return this.recipes.priced(query);
+  }
+
+  /** The same of whole packages. */
+  @Get('packages')
+  @Throttle({ default: { limit: 600, ttl: 60_000 } })
+  packages(@Query(asked(CataloguePackagedQuery)) query: CataloguePackagedQuery): Promise<readonly CataloguePackaged[]> {
+    if (query.currency === undefined) throw NO_CURRENCY();
+    return this.recipes.packages(query);
+  }
+
+  /** Products that bring everything by themselves. */
+  @Get('alone')
+  @Throttle({ default: { limit: 600, ttl: 60_000 } })
+  alone(@Query(asked(CatalogueAloneQuery)) query: CatalogueAloneQuery): Promise<readonly CatalogueProduct[]> {
+    if (query.currency === undefined) throw NO_CURRENCY();
+    return this.recipes.alone(query);
   }
 
   @Get('since')
-  since(@Query(inputPipe(CatalogueSinceQuery)) query: CatalogueSinceQuery): Promise<CatalogueDifferences> {
+  since(@Query(asked(CatalogueSinceQuery)) query: CatalogueSinceQuery): Promise<CatalogueDifferences> {
     return this.store.since(query);
   }
 
   @Get('count')
-  count(@Query(inputPipe(CatalogueQuery)) query: CatalogueQuery): Promise<CatalogueCount> {
+  count(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<CatalogueCount> {
     return this.store.count(query);
   }
 
   @Get('facets')
-  facets(
-    @Query(inputPipe(CatalogueQuery)) query: CatalogueQuery,
-  ): Promise<Readonly<Record<string, readonly object[]>>> {
+  facets(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<Readonly<Record<string, readonly object[]>>> {
     return this.store.facets(query);
   }
 
@@ -133,6 +161,42 @@ export class CatalogueController {
       refuseByHeaders(request, MOST_LIST_BYTES);
       return this.imports.read({ body: request, list: list.trim(), currency, decimal, signal });
     });
+  }
+
+  /** Reads a price list for a list that is there and says what it would change. */
+  @Post('lists/:id/prices')
+  @HttpCode(HttpStatus.OK)
+  @ApiConsumes('text/csv')
+  @ApiBody({ schema: { type: 'string' } })
+  @Throttle({ default: { limit: 60, ttl: 60_000 } })
+  prices(
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+    @Param('id', ID) id: string,
+  ): Promise<CataloguePreview> {
+    request.setTimeout(PATIENCE_MS);
+    const signal = goneFrom(response);
+    return withUpload(request, async () => {
+      refuseByHeaders(request, MOST_LIST_BYTES);
+      return this.feed.read(id, request, signal);
+    });
+  }
+
+  /** The same with the price list of the seller's server that this installation names. */
+  @Post('lists/:id/prices/feed')
+  @HttpCode(HttpStatus.OK)
+  @Throttle({ default: { limit: 30, ttl: 60_000 } })
+  async pricesOfFeed(
+    @Res({ passthrough: true }) response: Response,
+    @Param('id', ID) id: string,
+  ): Promise<CataloguePreview> {
+    const signal = goneFrom(response);
+    const body = await this.sellers.open('/catalogue.csv');
+    try {
+      return await this.feed.read(id, body, signal);
+    } finally {
+      body.destroy();
+    }
   }
 
   @Post('imports/:id/take')

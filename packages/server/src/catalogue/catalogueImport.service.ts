@@ -1,15 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { once } from 'node:events';
 import { availableParallelism } from 'node:os';
 import type { Readable } from 'node:stream';
-import { finished } from 'node:stream/promises';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpStatus, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { columnFor, headingRow, MOST_CSV_COLUMNS, type CataloguePreview } from '@wheat-ledger/contract';
 import type { DecimalMark } from '@wheat-ledger/core';
-import { from as copyFrom } from 'pg-copy-streams';
-import type { Client } from 'pg';
 import { Piscina } from 'piscina';
 import { Gate } from '../common/gate.js';
 import { ProblemException } from '../common/problems.js';
@@ -17,11 +13,12 @@ import { textOf } from '../common/textUpload.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { csvRows, delimiterOf, unreadable, wholeRows, type WholeRows } from '../shelf/csvText.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
-import { STAGED, type RowsRead, type RowsToRead } from './readRows.worker.js';
+import type { RowsRead, RowsToRead } from './readRows.worker.js';
+import { copyStaged, inOrder } from './staging.js';
 
 /** A million products are some 200 MB. */
 export const MOST_LIST_BYTES = 400_000_000;
-const MOST_PROBLEMS = 200;
+export const MOST_PROBLEMS = 200;
 /** Rows above the headings that are looked through for them. */
 const MOST_ABOVE = 12;
 /** Nobody is listening any more. */
@@ -90,102 +87,75 @@ export class CatalogueImports implements OnModuleDestroy {
    * Reads a list and says what it would change; nothing of the catalogue changes yet.
    * @throws ProblemException 413, 415 or 422 when it is no list at all, 499 when it was stopped
    */
-  async read(upload: ListUpload): Promise<CataloguePreview> {
+  read(upload: ListUpload): Promise<CataloguePreview> {
+    return this.staged(upload.list, upload.signal, async (importId) => {
+      const read = await this.stage(upload, importId);
+      if (read.rows === 0) throw unreadable('Expected a heading line and at least one row.');
+      // Without a count of it the database takes a new import for a handful of rows.
+      await this.em.execute('analyze catalogue_staging');
+      const doubled = await this.revisions.dropDoubles(importId);
+      return { rows: read.rows, good: read.good - doubled.length, problems: [...read.problems, ...doubled] };
+    });
+  }
+
+  /**
+   * Says what would change in a list once some work has put its rows into the staging table; where that fails nothing of it is left.
+   * @throws ProblemException 429 when too many wait, 499 when it was stopped, and what the work throws
+   */
+  async staged(
+    list: string,
+    signal: AbortSignal,
+    work: (importId: string) => Promise<Omit<RowsRead, 'copy'>>,
+  ): Promise<CataloguePreview> {
     const importId = randomUUID();
     try {
       return await this.gate.run(async () => {
         await this.revisions.forgetOld();
-        const read = await this.stage(upload, importId);
-        if (read.rows === 0) throw unreadable('Expected a heading line and at least one row.');
-        // Without a count of it the database takes a new import for a handful of rows.
-        await this.em.execute('analyze catalogue_staging');
-        const doubled = await this.revisions.dropDoubles(importId);
-        return {
-          importId,
-          rows: read.rows,
-          good: read.good - doubled.length,
-          problems: [...read.problems, ...doubled].slice(0, MOST_PROBLEMS),
-          differences: await this.revisions.differences(importId, upload.list),
-        };
+        const { rows, good, problems } = await work(importId);
+        const differences = await this.revisions.differences(importId, list);
+        return { importId, rows, good, problems: problems.slice(0, MOST_PROBLEMS), differences };
       });
     } catch (error) {
       await this.revisions.forget(importId);
-      throw upload.signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was kept.') : error;
+      throw signal.aborted ? new ProblemException('stopped', STOPPED, 'Stopped. Nothing was kept.') : error;
     }
+  }
+
+  /** Runs a function of the threads' file; what is sent and comes back is up to it. */
+  inThread(name: 'default' | 'readPrices', task: object, signal: AbortSignal): Promise<RowsRead> {
+    signal.throwIfAborted();
+    return this.threads.run(task, { signal, name }) as Promise<RowsRead>;
   }
 
   /** Sends the rows through the threads into the staging table, as they come; no more of it is in memory than the threads work at. */
-  private async stage(upload: ListUpload, importId: string): Promise<Omit<RowsRead, 'copy'>> {
-    const knex = this.em.getConnection().getKnex().client as {
-      acquireConnection(): Promise<Client>;
-      releaseConnection(connection: Client): Promise<void>;
-    };
-    const connection = await knex.acquireConnection();
-    const copy = connection.query(copyFrom(`copy catalogue_staging (${STAGED.join(', ')}) from stdin`));
-    const done = finished(copy);
-    // Told where it is awaited.
-    done.catch(() => undefined);
-    try {
-      const found = await this.throughThreads(upload, importId, async (lines) => {
-        if (lines.length > 0 && !copy.write(lines)) await once(copy, 'drain');
-      });
-      copy.end();
-      await done;
-      return found;
-    } catch (error) {
-      copy.destroy(error instanceof Error ? error : new Error('stopped'));
-      await done.catch(() => undefined);
-      throw error;
-    } finally {
-      await knex.releaseConnection(connection);
-    }
-  }
-
-  private async throughThreads(
-    { body, currency, decimal, signal }: ListUpload,
-    importId: string,
-    write: (lines: Uint8Array) => Promise<void>,
-  ): Promise<Omit<RowsRead, 'copy'>> {
+  private stage({ body, currency, decimal, signal }: ListUpload, importId: string): Promise<Omit<RowsRead, 'copy'>> {
     const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
-    const most = this.threads.options.maxThreads + 1;
-    const underWay: Promise<RowsRead>[] = [];
+    const workspace = this.scope.id;
     let heading: Heading | undefined;
     let firstRow = 1;
-    const settle = async (): Promise<void> => {
-      const read = await underWay.shift();
-      if (!read) return;
-      found.rows += read.rows;
-      found.good += read.good;
-      found.problems.push(...read.problems.slice(0, MOST_PROBLEMS - found.problems.length));
-      await write(read.copy);
-    };
-    const send = (text: WholeRows): void => {
+    const toRead = ({ text, rows }: WholeRows): RowsToRead => {
       const first = heading === undefined;
-      heading ??= headingOf(text.text);
+      heading ??= headingOf(text);
       const { headings, delimiter, skip } = heading;
       const some: RowsToRead = {
-        text: first ? text.text.replace(/^\ufeff/, '') : text.text,
+        text: first ? text.replace(/^\ufeff/, '') : text,
         skip: first ? skip : 0,
         firstRow,
-        headings,
-        delimiter,
-        currency,
-        decimal,
-        importId,
-        workspace: this.scope.id,
+        ...{ headings, delimiter, currency, decimal, importId, workspace },
       };
-      firstRow += text.rows;
-      const read = this.threads.run(some, { signal }) as Promise<RowsRead>;
-      // Told where it is awaited.
-      read.catch(() => undefined);
-      underWay.push(read);
+      firstRow += rows;
+      return some;
     };
-    for await (const text of wholeRows(textOf(body, MOST_LIST_BYTES))) {
-      signal.throwIfAborted();
-      send(text);
-      if (underWay.length >= most) await settle();
-    }
-    while (underWay.length > 0) await settle();
-    return found;
+    return copyStaged(this.em, async (write) => {
+      const pieces = wholeRows(textOf(body, MOST_LIST_BYTES));
+      const read = async (piece: WholeRows): Promise<RowsRead> => this.inThread('default', toRead(piece), signal);
+      await inOrder(pieces, this.threads.options.maxThreads + 1, read, async ({ copy, rows, good, problems }) => {
+        found.rows += rows;
+        found.good += good;
+        found.problems.push(...problems.slice(0, MOST_PROBLEMS - found.problems.length));
+        await write(copy);
+      });
+      return found;
+    });
   }
 }

@@ -1,17 +1,29 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Injectable } from '@nestjs/common';
+import { HttpStatus, Injectable } from '@nestjs/common';
 import type { CatalogueDifferences, CatalogueList } from '@wheat-ledger/contract';
 import { RANKED_NUTRIENTS } from '@wheat-ledger/core';
-import { notFound } from '../common/problems.js';
+import { notFound, ProblemException } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { SHARED_LISTS } from './catalogueRows.js';
 import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
 const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]);
 /** What a row says of a product, beside its list and its key; its costs follow from it. */
 const FACTS = [
-  ...['name', 'words', 'seller', 'form', 'organic', 'origins', 'currency', 'price_per_kg', 'seen_on', 'in_stock'],
-  ...['chloride_high', ...FRACTIONS],
+  ...[
+    'name',
+    'words',
+    'seller',
+    'form',
+    'organic',
+    'origins',
+    'currency',
+    'price_per_kg',
+    'package_kg',
+    'package_price',
+  ],
+  ...['seen_on', 'in_stock', 'place', 'row', 'chloride_high', ...FRACTIONS],
 ];
 const of = (table: string, columns: readonly string[]): string => columns.map((c) => `${table}.${c}`).join(', ');
 const row = (table: string, columns: readonly string[]): string => `(${of(table, columns)})`;
@@ -22,7 +34,7 @@ const KIND = `case
   when ${row('s', FRACTIONS)} is distinct from ${row('p', FRACTIONS)} then 'reformulated'
   when s.currency = p.currency and s.price_per_kg > p.price_per_kg then 'dearer'
   when s.currency = p.currency and s.price_per_kg < p.price_per_kg then 'cheaper'
-  when s.record is distinct from r.record then 'changed' end`;
+  when s.record is distinct from r.record or s.in_stock is distinct from p.in_stock or s.place <> p.place then 'changed' end`;
 /** The rows of an import beside those of the list, matched by key; its values are the import, the ledger, the list and the ledger again. */
 const BESIDE = `(select * from catalogue_staging where import_id = ? and workspace_id = ?) s
   full join (select * from catalogue_product where list_id = ? and workspace_id = ?) p on p.key = s.key
@@ -73,6 +85,32 @@ export class CatalogueRevisions {
         row: at,
         message: `“${name}” of this seller and package stands in row ${first} already. The first counts.`,
       }));
+  }
+
+  /** Puts the rows of a list that an import says nothing of beside it: they stay as they are. */
+  async stageRest(importId: string, list: string): Promise<void> {
+    const { id: ledger } = this.scope;
+    await this.em.execute(
+      `insert into catalogue_staging (import_id, workspace_id, key, ${FACTS.join(', ')}, record)
+       select ?, p.workspace_id, p.key, ${FACTS.map((f) => (f === 'row' ? 'coalesce(p.row, 0)' : `p.${f}`)).join(', ')}, r.record
+       from catalogue_product p join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id
+       where p.workspace_id = ? and p.list_id = ?
+         and not exists (select 1 from catalogue_staging s where s.import_id = ? and s.workspace_id = p.workspace_id and s.key = p.key)`,
+      [importId, ledger, list, importId],
+    );
+    await this.em.execute('analyze catalogue_staging');
+  }
+
+  /** A list that this ledger may change. @throws ProblemException 404 where it is not there, 403 where it belongs to the whole installation */
+  async own(id: string): Promise<CatalogueList> {
+    const list = await this.listById(id);
+    if (list.shared && this.scope.id !== SHARED_LISTS)
+      throw new ProblemException(
+        'read-only',
+        HttpStatus.FORBIDDEN,
+        `“${list.name}” belongs to the whole installation and is read only here.`,
+      );
+    return list;
   }
 
   private async listNamed(name: string): Promise<{ readonly id: string; readonly revision: number } | undefined> {
@@ -195,7 +233,7 @@ export class CatalogueRevisions {
     return this.em.transactional(async (em) => {
       const run: Run = (sql, values) => em.execute(sql, [...values]);
       await run('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`catalogue of ${ledger}`]);
-      const known = await this.listById(list);
+      const known = await this.own(list);
       const { revision } = known;
       if (revision <= 1) {
         await run('delete from catalogue_list where workspace_id = ? and id = ?', [ledger, list]);
@@ -228,8 +266,8 @@ export class CatalogueRevisions {
 
   private async listById(id: string): Promise<CatalogueList> {
     const [list] = await this.em.execute<ListRow[]>(
-      `select ${LIST_COLUMNS} from catalogue_list where workspace_id = ? and id = ?`,
-      [this.scope.id, id],
+      `select ${LIST_COLUMNS} from catalogue_list where workspace_id in (?, ?) and id = ?`,
+      [this.scope.id, SHARED_LISTS, id],
     );
     if (!list) throw notFound('list');
     return asList(list);

@@ -1,5 +1,15 @@
 import 'reflect-metadata';
-import { catalogueFacts, RANKED_NUTRIENTS, type DecimalMark } from '@wheat-ledger/core';
+import {
+  catalogueFacts,
+  findUnit,
+  offersAfter,
+  parseNumber,
+  priceChanges,
+  productNameOf,
+  RANKED_NUTRIENTS,
+  type DecimalMark,
+  type ListCells,
+} from '@wheat-ledger/core';
 import { columnFor, readCsvRow, toProduct, type CsvColumn, type ProductInput } from '@wheat-ledger/contract';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
 import { csvRows } from '../shelf/csvText.js';
@@ -29,7 +39,7 @@ export interface RowsRead {
 /** Columns of the staging table in the order of a line. */
 export const STAGED = [
   ...['import_id', 'workspace_id', 'row', 'key', 'name', 'words', 'seller', 'form', 'organic', 'origins'],
-  ...['currency', 'price_per_kg', 'seen_on', 'in_stock', 'chloride_high'],
+  ...['currency', 'price_per_kg', 'package_kg', 'package_price', 'seen_on', 'in_stock', 'place', 'chloride_high'],
   ...RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]),
   'record',
 ] as const;
@@ -46,23 +56,137 @@ const array = (words: readonly string[]): string =>
 
 /** What makes a row the same product in the next list of this seller: its name, seller and package. */
 function keyOf({ name, seller, offers }: ProductInput): string {
-  const sizes = offers.map((o) => `${o.size} ${o.unit}`).join(', ');
+  const sizes = [...new Set(offers.map((o) => `${o.size} ${o.unit}`))].join(', ');
   return [name, seller, sizes].join('|').toLowerCase();
 }
 /** The words it is found by. */
 const wordsOf = (p: ProductInput): string =>
   [p.name, p.seller, p.grade ?? '', p.derivedFrom, p.organic?.body ?? '', ...(p.origins ?? [])].join(' ').toLowerCase();
 
-function line(input: ProductInput, row: number, { importId, workspace, currency }: RowsToRead): string {
-  const { price, fractions, chlorideHigh } = catalogueFacts(toProduct(input), currency);
+/** What only a list says of a product. */
+interface OfList {
+  readonly inStock: boolean | undefined;
+  readonly place: string;
+}
+/** What a line of the staging table is besides the product: whose, and which. */
+export interface StagedAs {
+  readonly importId: string;
+  readonly workspace: string;
+  readonly row: number;
+  readonly key: string;
+  /** The money it is told in, where it is priced in several. */
+  readonly currency: string | undefined;
+}
+/** A product as the database copies it into the staging table. */
+export function stagedLine(input: ProductInput, as: StagedAs, { inStock, place }: OfList): string {
+  const { price, packages, fractions, chlorideHigh } = catalogueFacts(toProduct(input), as.currency);
   const cells: readonly Cell[] = [
-    ...[importId, workspace, row, keyOf(input), input.name, wordsOf(input), input.seller, input.form],
+    ...[as.importId, as.workspace, as.row, as.key, input.name, wordsOf(input), input.seller, input.form],
     ...[input.organic?.status ?? 'unknown', array(input.origins ?? [])],
-    ...[price?.currency, price?.perKg, price?.seenOn, undefined, chlorideHigh],
+    ...[
+      price?.currency,
+      price?.perKg,
+      `{${packages.map((p) => p.kg).join()}}`,
+      `{${packages.map((p) => p.price).join()}}`,
+    ],
+    ...[price?.seenOn, inStock === undefined ? undefined : String(inStock), place, chlorideHigh],
     ...RANKED_NUTRIENTS.flatMap((n) => [fractions[n]?.low, fractions[n]?.high]),
     JSON.stringify(input),
   ];
   return cells.map(copied).join('\t');
+}
+
+/** The bytes go over to the server as they are: copies of them would pile up there. */
+function handedOver(lines: readonly string[], read: Omit<RowsRead, 'copy'>): object {
+  const copy = new TextEncoder().encode(lines.map((l) => `${l}\n`).join(''));
+  return move({ [transferableSymbol]: copy.buffer, [valueSymbol]: { copy, ...read } satisfies RowsRead });
+}
+
+/** Lines of a price list, with the products of the list that have their names. */
+export interface PricesToRead {
+  readonly lines: readonly { readonly row: number; readonly cells: ListCells }[];
+  readonly known: readonly {
+    readonly key: string;
+    readonly row: number;
+    readonly inStock: boolean | null;
+    readonly place: string;
+    readonly record: ProductInput;
+  }[];
+  readonly today: string;
+  readonly importId: string;
+  readonly workspace: string;
+}
+type Known = PricesToRead['known'][number];
+
+const kgOrL = (size: number, unit: string): string => {
+  const found = findUnit(unit);
+  return found ? `${found.dimension} ${Number((size * found.factor).toPrecision(9))}` : '';
+};
+/** Which product of the list a line means: of its name and seller the one on sale in that size, or the only one. */
+function meant({ cells }: PricesToRead['lines'][number], named: readonly Known[]): Known | undefined {
+  const seller = productNameOf(cells['seller'] ?? '');
+  const sold = named.filter(({ record }) => seller === '' || productNameOf(record.seller) === seller);
+  const read = parseNumber(cells['size'] ?? '');
+  const size = read.ok ? kgOrL(read.value, (cells['unit'] ?? '').trim()) : '';
+  const sized = sold.filter(({ record }) => record.offers.some((o) => kgOrL(o.size, o.unit) === size));
+  if (sized.length > 0) return sized.length === 1 ? sized[0] : undefined;
+  return sold.length === 1 ? sold[0] : undefined;
+}
+
+/** Brings the prices of a list to what a price list says. Runs in a thread of its own. */
+export function readPrices({ lines, known, today, importId, workspace }: PricesToRead): object {
+  const problems: { row: number; message: string }[] = [];
+  const of = new Map<Known, PricesToRead['lines'][number][]>();
+  const byName = new Map<string, Known[]>();
+  for (const k of known) {
+    const name = productNameOf(k.record.name);
+    byName.set(name, [...(byName.get(name) ?? []), k]);
+  }
+  for (const line of lines) {
+    const product = meant(line, byName.get(productNameOf(line.cells['item'] ?? '')) ?? []);
+    if (product) of.set(product, [...(of.get(product) ?? []), line]);
+    else
+      problems.push({
+        row: line.row,
+        message: `${(line.cells['item'] ?? '').slice(0, 60) || 'A line without an item'}, ${line.cells['size'] ?? ''} ${line.cells['unit'] ?? ''}: the list holds no such package, or several.`,
+      });
+  }
+  const staged: string[] = [];
+  let good = 0;
+  for (const [{ key, row, inStock, place, record }, said] of of) {
+    const product = toProduct(record);
+    const changes = priceChanges(
+      [product],
+      said.map((l) => l.cells),
+      record.seller,
+    );
+    changes.forEach((c, i) => {
+      if (c.kind === 'refused') problems.push({ row: said[i]?.row ?? 0, message: c.why });
+      else good += 1;
+    });
+    const offers = offersAfter(product, changes, today).map(({ size, unit, price, seenOn, seller }) => ({
+      ...{ size, unit },
+      ...(price ? { price } : {}),
+      ...(seenOn ? { seenOn } : {}),
+      ...(seller ? { seller } : {}),
+    }));
+    const currency = changes.flatMap((c) => ('after' in c && c.after.price ? [c.after.price.currency] : []))[0];
+    if (changes.every((c) => c.kind === 'same' || c.kind === 'refused')) continue;
+    const as = { importId, workspace, row, key, currency };
+    staged.push(stagedLine({ ...record, offers } as ProductInput, as, { inStock: inStock ?? undefined, place }));
+  }
+  return handedOver(staged, { rows: lines.length, good, problems });
+}
+
+const PLACE = /^(?:place|town|sold in)$/i;
+const IN_STOCK = /^(?:in stock|available|availability)$/i;
+const YES = /^(?:yes|y|true|1|in stock|available)$/i;
+const NO = /^(?:no|n|false|0|out of stock|sold out)$/i;
+/** What stands in the columns that only lists have. */
+function ofList(headings: readonly string[], cells: readonly string[]): OfList {
+  const cell = (heading: RegExp): string => (cells[headings.findIndex((h) => heading.test(h.trim()))] ?? '').trim();
+  const said = cell(IN_STOCK);
+  return { inStock: YES.test(said) ? true : NO.test(said) ? false : undefined, place: cell(PLACE).slice(0, 120) };
 }
 
 const isBlank = (cells: readonly string[]): boolean => cells.every((c) => c.trim() === '');
@@ -79,13 +203,14 @@ export default function readRows(some: RowsToRead): object {
     if (at < some.firstRow + some.skip || isBlank(cells)) continue;
     rows += 1;
     const read = readCsvRow(columns, cells, some.currency, some.decimal);
-    if (read.ok) lines.push(line(read.value, at, some));
+    if (read.ok) {
+      const { importId, workspace, currency } = some;
+      const as = { importId, workspace, currency, row: at, key: keyOf(read.value) };
+      lines.push(stagedLine(read.value, as, ofList(some.headings, cells)));
+    }
     const told = read.ok ? read.leftOut : read.problems;
     const words = told.map((p) => `${p.path}: ${p.message}`).join(' ');
     if (told.length > 0) problems.push({ row: at, message: read.ok ? `Without ${words}` : words });
   }
-  const copy = new TextEncoder().encode(lines.map((l) => `${l}\n`).join(''));
-  const read: RowsRead = { copy, rows, good: lines.length, problems };
-  // The bytes go over to the server as they are: copies of them would pile up there.
-  return move({ [transferableSymbol]: copy.buffer, [valueSymbol]: read });
+  return handedOver(lines, { rows, good: lines.length, problems });
 }

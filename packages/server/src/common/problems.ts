@@ -21,13 +21,10 @@ export class ProblemException extends HttpException {
 export const notFound = (kind: string): ProblemException =>
   new ProblemException('not-found', HttpStatus.NOT_FOUND, `There is no such ${kind} here.`);
 
-export const invalid = (errors: readonly FieldProblem[]): ProblemException =>
-  new ProblemException(
-    'invalid',
-    HttpStatus.UNPROCESSABLE_ENTITY,
-    errors.map((e) => e.message).join(' ') || 'The input does not fit.',
-    { errors },
-  );
+export const invalid = (errors: readonly FieldProblem[], status = HttpStatus.UNPROCESSABLE_ENTITY): ProblemException =>
+  new ProblemException('invalid', status, errors.map((e) => e.message).join(' ') || 'The input does not fit.', {
+    errors,
+  });
 
 export const conflict = (current: unknown): ProblemException =>
   new ProblemException(

@@ -37,6 +37,8 @@ import { Migration0026Trials } from './migrations/Migration0026Trials.js';
 import { Migration0027UnitPhotos } from './migrations/Migration0027UnitPhotos.js';
 import { Migration0028Catalogue } from './migrations/Migration0028Catalogue.js';
 import { Migration0029Progress } from './migrations/Migration0029Progress.js';
+import { Migration0030Packages } from './migrations/Migration0030Packages.js';
+import { Migration0031Counts } from './migrations/Migration0031Counts.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -123,6 +125,8 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0027UnitPhotos,
   Migration0028Catalogue,
   Migration0029Progress,
+  Migration0030Packages,
+  Migration0031Counts,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -1,51 +1,44 @@
-import { Controller, Get, HttpStatus, Inject, Module, StreamableFile, type DynamicModule } from '@nestjs/common';
+import { Controller, Get, Module, StreamableFile, type DynamicModule } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
+import type { Readable } from 'node:stream';
 import { ProblemException } from '../common/problems.js';
+import { SellersFeed, unanswered } from './sellersFeed.js';
 
-const FEED = Symbol('the address of a price list');
 /** A list of thousands of packages is some hundred kB. */
 const MOST_LIST_BYTES = 1_000_000;
+/** How long it may take in all, ms. */
 const PATIENCE_MS = 10_000;
 
-const unanswered = (why: string): ProblemException =>
-  new ProblemException('no-price-list', HttpStatus.BAD_GATEWAY, `The seller’s price list ${why}. Nothing was changed.`);
-
 /** Bytes of an answer up to what is allowed. */
-async function limited(answer: Response): Promise<Buffer> {
+async function limited(answer: Readable): Promise<Buffer> {
   const pieces: Uint8Array[] = [];
   let size = 0;
-  for await (const piece of answer.body ?? []) {
-    const bytes = piece as Uint8Array;
-    size += bytes.length;
-    if (size > MOST_LIST_BYTES) throw unanswered('is longer than 1 MB');
-    pieces.push(bytes);
+  const slow = setTimeout(() => answer.destroy(new Error('too slow')), PATIENCE_MS);
+  try {
+    for await (const piece of answer) {
+      const bytes = piece as Uint8Array;
+      size += bytes.length;
+      if (size > MOST_LIST_BYTES) throw unanswered('is longer than 1 MB');
+      pieces.push(bytes);
+    }
+  } catch (error) {
+    throw error instanceof ProblemException ? error : unanswered('does not answer');
+  } finally {
+    clearTimeout(slow);
   }
   return Buffer.concat(pieces);
 }
 
-/** A seller's price list, fetched from the one address the installation names: a page cannot ask for any other. */
+/** A seller's prices of what stands on the shelf. */
 @Controller('price-list')
 class PriceListController {
-  constructor(@Inject(FEED) private readonly address: string | undefined) {}
+  constructor(private readonly feed: SellersFeed) {}
 
   @Get()
   @Throttle({ default: { limit: 30, ttl: 60_000 } })
   async list(): Promise<StreamableFile> {
-    if (!this.address)
-      throw new ProblemException('no-price-list', HttpStatus.NOT_FOUND, 'No seller’s price list is set up here.');
-    const list = await this.fetched(`${this.address}/prices.csv`);
+    const list = await limited(await this.feed.open('/prices.csv'));
     return new StreamableFile(list, { type: 'text/csv; charset=utf-8' });
-  }
-
-  private async fetched(url: string): Promise<Buffer> {
-    let answer: Response;
-    try {
-      answer = await fetch(url, { signal: AbortSignal.timeout(PATIENCE_MS), redirect: 'error' });
-    } catch {
-      throw unanswered('does not answer');
-    }
-    if (!answer.ok) throw unanswered(`answers ${answer.status}`);
-    return limited(answer);
   }
 }
 
@@ -55,8 +48,10 @@ export class PriceModule {
   static with(address: string | undefined): DynamicModule {
     return {
       module: PriceModule,
+      global: true,
       controllers: [PriceListController],
-      providers: [{ provide: FEED, useValue: address }],
+      providers: [{ provide: SellersFeed, useValue: new SellersFeed(address) }],
+      exports: [SellersFeed],
     };
   }
 }

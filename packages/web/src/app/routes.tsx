@@ -55,6 +55,10 @@ export const router = createBrowserRouter(
           lazy: async () => ({ Component: (await import('../shelf/catalogue/CatalogueView')).CatalogueView }),
         },
         {
+          path: 'shelf/catalogue/:id',
+          lazy: async () => ({ Component: (await import('../shelf/catalogue/ListedProductView')).ListedProductView }),
+        },
+        {
           path: 'shelf/cheapest',
           lazy: async () => ({ Component: (await import('../shelf/catalogue/CheapestView')).CheapestView }),
         },

@@ -4,6 +4,8 @@ import {
   formatTrimmed,
   NUTRIENTS,
   pricesPerKg,
+  RANKED_AS,
+  RANKED_NUTRIENTS,
   referencePrices,
   residualCost,
   type Figure,
@@ -12,6 +14,7 @@ import {
   type Replacement,
 } from '@wheat-ledger/core';
 import { useBench } from '../app/bench';
+import { useCatalogueCurrenciesQuery } from '../app/catalogueApi';
 import { useCounted } from '../app/counted';
 import { usePlotCrop } from '../app/seasons';
 import { useShelf } from '../app/workspace';
@@ -21,6 +24,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { useTask, type Job } from '../ui/useTask';
+import { WorthByLists } from '../ui/WorthByLists';
 import type { BagValue, PriceWorker } from '../workers/price.worker';
 import { PricePage } from './PricePages';
 import { Unpriced } from './Unpriced';
@@ -272,6 +276,8 @@ function Worth() {
     [all, ids, currency, counted],
   );
   const task = useTask(VALUES, asked);
+  const { data: currencies = [] } = useCatalogueCurrenciesQuery();
+  const ranked = useMemo(() => RANKED_NUTRIENTS.filter((n) => counted.includes(RANKED_AS[n])), [counted]);
   const values = task.latest ?? [];
   const offered = NUTRIENTS.filter((n) => ALWAYS.includes(n) || crop?.uptakeKgPerHa[n] !== undefined);
   if (!currency) return <Empty>Nothing on the bench has a price by weight.</Empty>;
@@ -293,6 +299,7 @@ function Worth() {
       <ReplacementTable products={compared} values={values} currency={currency} />
       <TaskNote task={task} what="the replacement values" />
       <Unpriced products={unpriced} currency={currency} />
+      {currencies.includes(currency) && <WorthByLists products={compared} currency={currency} nutrients={ranked} />}
       <Residuals products={compared} shelf={all} currency={currency} nutrients={counted} />
       <MarginNotes>
         <MarginNote title="In a sentence">

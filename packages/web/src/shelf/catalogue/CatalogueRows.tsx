@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { CatalogueProduct } from '@wheat-ledger/contract';
 import { formatTrimmed, formulaText, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { Failed } from '../../ui/Sheet';
 import { useInPage } from '../../ui/useInPage';
-import { useCataloguePageQuery, type Asked } from './catalogueApi';
+import { useCataloguePageQuery, type Asked } from '../../app/catalogueApi';
 import { usePin } from './usePin';
 
 const PAGE = 50;
@@ -72,9 +73,9 @@ function ProductRow({ product, first, ...ranked }: RankedBy & { product: Catalog
       data-testid="catalogue-product"
     >
       <span className="min-w-0 flex-1 leading-tight">
-        <b className="block truncate font-slab text-[0.9375rem]" title={product.name}>
+        <Link to={`/shelf/catalogue/${product.id}`} className="block truncate font-slab font-bold" title={product.name}>
           {product.name}
-        </b>
+        </Link>
         <span className="block truncate text-sm text-faint">
           {[product.seller, product.form, shares(product)].filter(Boolean).join(', ')}
         </span>

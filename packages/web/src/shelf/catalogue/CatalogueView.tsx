@@ -3,14 +3,14 @@ import { Link } from 'react-router';
 import { formulaText, PRODUCT_FORMS, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../../ui/Sheet';
-import { askedBy, isNoPercent, NO_SEARCH, type Search } from './asked';
+import { askedBy, isNoDay, isNoPercent, NO_SEARCH, type Search } from './asked';
 import {
   useCatalogueCountQuery,
   useCatalogueCurrenciesQuery,
   useCatalogueFacetsQuery,
   useCatalogueListsQuery,
   type Asked,
-} from './catalogueApi';
+} from '../../app/catalogueApi';
 import { KeptSearches } from './KeptSearches';
 import { CatalogueRows } from './CatalogueRows';
 
@@ -39,6 +39,30 @@ function OneOf({ label, value, options, onChoose, className = '' }: OneOfProps) 
           </option>
         ))}
       </select>
+    </label>
+  );
+}
+
+interface TypedProps {
+  readonly label: string;
+  readonly value: string;
+  readonly wrong?: boolean;
+  readonly placeholder?: string;
+  readonly onType: (typed: string) => void;
+}
+/** A condition that is typed, under its label. */
+function Typed({ label, value, wrong = false, placeholder, onType }: TypedProps) {
+  return (
+    <label>
+      <span className="block text-sm text-faint">{label}</span>
+      <input
+        className="field"
+        aria-label={label}
+        aria-invalid={wrong}
+        placeholder={placeholder}
+        value={value}
+        onChange={(e) => onType(e.target.value)}
+      />
     </label>
   );
 }
@@ -88,17 +112,13 @@ function Conditions({ search, onChange }: SearchPartProps) {
       <summary className="cursor-pointer text-faint">More conditions</summary>
       <div className="mt-2 grid grid-cols-3 gap-x-3 gap-y-2 sm:grid-cols-6">
         {RANKED_NUTRIENTS.map((n) => (
-          <label key={n}>
-            <span className="block text-sm text-faint">{formulaText(n)} at least, %</span>
-            <input
-              className="field"
-              inputMode="decimal"
-              aria-label={`${n} at least, %`}
-              aria-invalid={isNoPercent(search.atLeast[n] ?? '')}
-              value={search.atLeast[n] ?? ''}
-              onChange={(e) => least(n, e.target.value)}
-            />
-          </label>
+          <Typed
+            key={n}
+            label={`${formulaText(n)} at least, %`}
+            value={search.atLeast[n] ?? ''}
+            wrong={isNoPercent(search.atLeast[n] ?? '')}
+            onType={(typed) => least(n, typed)}
+          />
         ))}
         <OneOf
           label="Form"
@@ -119,23 +139,37 @@ function Conditions({ search, onChange }: SearchPartProps) {
           ]}
           onChoose={(organic) => onChange({ ...search, organic })}
         />
-        <label>
-          <span className="block text-sm text-faint">Chloride at most, %</span>
-          <input
-            className="field"
-            inputMode="decimal"
-            aria-label="Chloride at most, %"
-            aria-invalid={isNoPercent(search.chloride)}
-            value={search.chloride}
-            onChange={(e) => onChange({ ...search, chloride: e.target.value })}
-          />
-        </label>
+        <Typed
+          label="Chloride at most, %"
+          value={search.chloride}
+          wrong={isNoPercent(search.chloride)}
+          onType={(chloride) => onChange({ ...search, chloride })}
+        />
         <OneOf
           label="List"
           value={search.list}
           options={[['', 'all'], ...lists.map((l) => [l.id, l.name] as const)]}
           onChoose={(list) => onChange({ ...search, list })}
         />
+        <OneOf
+          label="In stock"
+          value={search.inStock}
+          options={[
+            ['', 'all'],
+            ['yes', 'yes'],
+            ['no', 'no'],
+          ]}
+          onChoose={(inStock) => onChange({ ...search, inStock })}
+        />
+        <Typed
+          label="Price seen since"
+          value={search.seenSince}
+          wrong={isNoDay(search.seenSince)}
+          placeholder="2026-03-01"
+          onType={(seenSince) => onChange({ ...search, seenSince })}
+        />
+        <Typed label="Origin" value={search.origin} onType={(origin) => onChange({ ...search, origin })} />
+        <Typed label="Sold in" value={search.place} onType={(place) => onChange({ ...search, place })} />
       </div>
     </details>
   );

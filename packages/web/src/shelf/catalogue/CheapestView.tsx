@@ -1,23 +1,15 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import {
-  formatTrimmed,
-  formulaText,
-  parseNumber,
-  RANKED_NUTRIENTS,
-  type CheapestOfAll,
-  type RankedNutrient,
-} from '@wheat-ledger/core';
-import { dataAt } from '../../app/ledger';
+import { formulaText, parseNumber, RANKED_NUTRIENTS, type RankedNutrient, type Restricted } from '@wheat-ledger/core';
+import { CHEAPEST, everything } from '../../ui/everything';
 import { FormPart } from '../../ui/EditForm';
 import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
 import { PrintButton } from '../../ui/PrintButton';
 import { Empty, Remark, Sheet } from '../../ui/Sheet';
 import { TaskNote } from '../../ui/TaskNote';
 import { useTask } from '../../ui/useTask';
-import { CHEAPEST } from './allJob';
-import { useCatalogueCurrenciesQuery } from './catalogueApi';
-import { usePin } from './usePin';
+import { useCatalogueCurrenciesQuery } from '../../app/catalogueApi';
+import { CheapestRecipe } from './CheapestRecipe';
 
 type Typed = Readonly<Partial<Record<RankedNutrient, string>>>;
 /** Amounts as typed, kg; and what cannot be read as one. */
@@ -32,6 +24,12 @@ function amountsOf(typed: Typed) {
     else wrong.push(n);
   }
   return { amounts, wrong };
+}
+
+/** A number of products as typed; undefined where it is none. */
+function countOf(typed: string): number | undefined {
+  const read = parseNumber(typed.trim());
+  return read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= 20 ? read.value : undefined;
 }
 
 function AmountFields({
@@ -64,87 +62,6 @@ function AmountFields({
   );
 }
 
-/** What to buy, what it costs, and what each nutrient is worth to it. */
-function Recipe({ found, currency }: { found: CheapestOfAll; currency: string }) {
-  const { pin, busy } = usePin();
-  const worth = RANKED_NUTRIENTS.filter((n) => (found.prices.worth[n] ?? 0) > 1e-9);
-  return (
-    <div data-testid="cheapest">
-      <div className="relative overflow-x-auto">
-        <table className="ledger max-w-3xl">
-          <caption className="sr-only">The cheapest of all</caption>
-          <thead>
-            <tr>
-              <th scope="col">Product</th>
-              <th scope="col" className="num">
-                kg
-              </th>
-              <th scope="col" className="num">
-                a kg, {currency}
-              </th>
-              <th scope="col" className="num">
-                cost, {currency}
-              </th>
-              <th scope="col">
-                <span className="sr-only">Put it on the shelf</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {found.parts.map(({ product, kg, cost }) => (
-              <tr key={product.id}>
-                <th scope="row" className="font-normal">
-                  {product.name}
-                </th>
-                <td className="num">{formatTrimmed(kg, 4)}</td>
-                <td className="num">{formatTrimmed(product.pricePerKg, 3)}</td>
-                <td className="num">{cost.toFixed(2)}</td>
-                <td className="no-print">
-                  <button type="button" className="plain" disabled={busy} onClick={() => void pin(product, false)}>
-                    to the shelf<span className="sr-only">: {product.name}</span>
-                  </button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <th scope="row">All</th>
-              <td className="num">
-                {formatTrimmed(
-                  found.parts.reduce((sum, p) => sum + p.kg, 0),
-                  4,
-                )}
-              </td>
-              <td />
-              <td className="num">
-                <b>{found.cost.toFixed(2)}</b>
-              </td>
-              <td />
-            </tr>
-          </tfoot>
-        </table>
-      </div>
-      {worth.length > 0 && (
-        <p className="mt-2">
-          {worth
-            .map(
-              (n) =>
-                `Another kg of ${formulaText(n)} would cost ${formatTrimmed(found.prices.worth[n] ?? 0, 3)} ${currency}`,
-            )
-            .join('. ')}
-          .
-        </p>
-      )}
-      <p className="text-sm text-faint">
-        {found.proven
-          ? `The whole catalogue was gone through ${found.rounds} ${found.rounds === 1 ? 'time' : 'times'}; nothing in it makes this cheaper.`
-          : 'The search was stopped early: there may be something cheaper.'}
-      </p>
-    </div>
-  );
-}
-
 /** The cheapest recipe of anything in the lists. */
 export function CheapestView() {
   const { data: currencies = [] } = useCatalogueCurrenciesQuery();
@@ -152,20 +69,24 @@ export function CheapestView() {
   const [organic, setOrganic] = useState(false);
   const [least, setLeast] = useState<Typed>({ N: '10', K2O: '10' });
   const [most, setMost] = useState<Typed>({});
+  const [packages, setPackages] = useState(false);
+  const [few, setFew] = useState('');
+  const kinds = countOf(few);
   const currency = chosen || (currencies[0] ?? '');
   const { amounts: atLeast, wrong } = useMemo(() => amountsOf(least), [least]);
   const { amounts: atMost, wrong: wrongMost } = useMemo(() => amountsOf(most), [most]);
   const some = Object.values(atLeast).some((kg) => kg > 0);
+  const rules = useMemo((): Restricted => ({ packages, ...(kinds ? { kinds } : {}) }), [packages, kinds]);
   const question = useMemo(
     () =>
       currency && some
         ? {
+            of: everything({ currency, ...(organic ? { organic: 'yes' } : {}) }),
             wanted: { atLeast, atMost },
-            address: new URL(dataAt('catalogue/priced'), globalThis.location.origin).toString(),
-            conditions: { currency, ...(organic ? { organic: 'yes' } : {}) },
+            rules,
           }
         : undefined,
-    [currency, some, atLeast, atMost, organic],
+    [currency, some, atLeast, atMost, organic, rules],
   );
   const task = useTask(CHEAPEST, question);
   return (
@@ -216,6 +137,27 @@ export function CheapestView() {
             />
             only what is listed for organic use
           </label>
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4 accent-wheat"
+              checked={packages}
+              onChange={(e) => setPackages(e.target.checked)}
+            />
+            whole packages
+          </label>
+          <label className="flex items-center gap-2 text-faint">
+            At most
+            <input
+              className="field !w-16"
+              inputMode="numeric"
+              aria-label="At most so many products"
+              aria-invalid={few.trim() !== '' && kinds === undefined}
+              value={few}
+              onChange={(e) => setFew(e.target.value)}
+            />
+            products
+          </label>
         </p>
         <TaskNote task={task} what="the cheapest of all" />
         {wrong.length + wrongMost.length > 0 && (
@@ -225,20 +167,21 @@ export function CheapestView() {
         )}
         {!question ? (
           <Empty>{currency === '' ? 'No list has a price yet.' : 'Say how much of one nutrient is wanted.'}</Empty>
-        ) : task.result === 'none' ? (
+        ) : task.result?.kind === 'none' ? (
           <Remark tone="caution">
+            {task.result.missing.length > 0 && `Too little ${task.result.missing.map(formulaText).join(' and ')}. `}
             Nothing in the lists brings that within these bounds. Ask for less, or allow more at most.
           </Remark>
         ) : (
-          task.result && <Recipe found={task.result} currency={currency} />
+          task.result && <CheapestRecipe found={task.result} rules={rules} currency={currency} />
         )}
       </div>
       <MarginNotes>
         <MarginNote title="What counts">
           <p>
-            By weight out of any package: whole packages and carriage are not in it. Where a product holds between two
-            figures, the lower counts for at least and the higher for at most; what a list does not say counts as none
-            for at least.
+            Carriage is not in it; without “whole packages” any amount out of a package is. Where a product holds
+            between two figures, the lower counts for at least and the higher for at most; what a list does not say
+            counts as none for at least.
           </p>
         </MarginNote>
         <MarginNote title="Before it is spread">

@@ -5,7 +5,7 @@ import { printDay } from '@wheat-ledger/core';
 import { settingsSlice, type KeptSearch } from '../../app/slices';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { askedBy, type Search } from './asked';
-import { useCatalogueSinceQuery } from './catalogueApi';
+import { useCatalogueSinceQuery } from '../../app/catalogueApi';
 import { KIND_WORDS } from './changeWords';
 
 const MOST_NAME = 40;

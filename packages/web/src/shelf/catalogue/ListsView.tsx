@@ -15,9 +15,10 @@ import {
   useCatalogueListsQuery,
   useLeaveListMutation,
   useReadListMutation,
+  useReadPricesMutation,
   useTakeListBackMutation,
   useTakeListMutation,
-} from './catalogueApi';
+} from '../../app/catalogueApi';
 
 const MOST_SHOWN = 12;
 
@@ -53,10 +54,7 @@ function BringIn() {
   const [preview, setPreview] = useState<CataloguePreview>();
   const [trouble, setTrouble] = useState<string>();
   const [read, { isLoading: reading, reset }] = useReadListMutation();
-  const [take, { isLoading: taking }] = useTakeListMutation();
-  const [leave] = useLeaveListMutation();
   const decimal = useAppSelector((s) => s.settings.decimalMark);
-  const dispatch = useAppDispatch();
   const name = typed.list.trim();
   const open = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
@@ -73,18 +71,6 @@ function BringIn() {
       setTrouble(e instanceof Error ? e.message : 'The file could not be read.');
     }
     reset();
-  };
-  const takeOver = async (): Promise<void> => {
-    if (!preview) return;
-    const done = await take({ importId: preview.importId, list: name, seller: typed.seller.trim() });
-    if (done.error) return setTrouble(problemOf(done.error).detail);
-    setPreview(undefined);
-    dispatch(
-      deskSlice.actions.noticed({
-        text: `Took over “${done.data.name}”: ${done.data.products} products.`,
-        recordId: undefined,
-      }),
-    );
   };
   const field = (key: keyof typeof typed, label: string, width: string) => (
     <label className={width}>
@@ -103,20 +89,13 @@ function BringIn() {
         {field('list', 'Name of the list', 'w-56')}
         {field('seller', 'Seller', 'w-44')}
         {field('currency', 'Money where a row names none', 'w-56')}
-        <label className="action focus-within:outline-2">
-          {reading ? 'Reading …' : 'Choose a file'}
-          <input
-            type="file"
-            className="sr-only"
-            aria-label="A seller’s list, as CSV or XLSX"
-            accept={TABLE_FILES}
-            disabled={reading}
-            onChange={(e) => {
-              void open(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
-        </label>
+        <FileButton
+          label="A seller’s list, as CSV or XLSX"
+          words="Choose a file"
+          className="action"
+          busy={reading}
+          onFile={(file) => void open(file)}
+        />
       </div>
       {trouble && (
         <div role="alert" className="mt-2">
@@ -124,31 +103,98 @@ function BringIn() {
         </div>
       )}
       {preview && (
-        <div className="mt-3 border-l-4 border-slate bg-paper px-3 py-2" data-testid="list-preview">
-          <Preview preview={preview} />
-          <p className="mt-1 flex gap-2">
-            <button
-              type="button"
-              className="action main"
-              disabled={taking || name === '' || preview.good === 0}
-              onClick={() => void takeOver()}
-            >
-              {taking ? 'Taking over …' : `Take it over as “${name}”`}
-            </button>
-            <button
-              type="button"
-              className="action"
-              onClick={() => {
-                void leave(preview.importId);
-                setPreview(undefined);
-              }}
-            >
-              Leave it
-            </button>
-          </p>
-        </div>
+        <Offer
+          preview={preview}
+          name={name}
+          seller={typed.seller.trim()}
+          onDone={(why) => {
+            setTrouble(why);
+            if (why === undefined) setPreview(undefined);
+          }}
+        />
       )}
     </FormPart>
+  );
+}
+
+/** What was read of a list, with taking it over or leaving it. */
+function Offer({
+  preview,
+  name,
+  seller,
+  onDone,
+}: {
+  preview: CataloguePreview;
+  name: string;
+  seller: string;
+  onDone: (trouble?: string) => void;
+}) {
+  const [take, { isLoading: taking }] = useTakeListMutation();
+  const [leave] = useLeaveListMutation();
+  const dispatch = useAppDispatch();
+  const takeOver = async (): Promise<void> => {
+    const done = await take({ importId: preview.importId, list: name, seller });
+    if (done.error) return onDone(problemOf(done.error).detail);
+    const text = `Took over “${done.data.name}”: ${done.data.products} products.`;
+    dispatch(deskSlice.actions.noticed({ text, recordId: undefined }));
+    onDone();
+  };
+  return (
+    <div className="mt-3 border-l-4 border-slate bg-paper px-3 py-2" data-testid="list-preview">
+      <Preview preview={preview} />
+      <p className="mt-1 flex gap-2">
+        <button
+          type="button"
+          className="action main"
+          disabled={taking || name === '' || preview.good === 0}
+          onClick={() => void takeOver()}
+        >
+          {taking ? 'Taking over …' : `Take it over as “${name}”`}
+        </button>
+        <button
+          type="button"
+          className="action"
+          onClick={() => {
+            void leave(preview.importId);
+            onDone();
+          }}
+        >
+          Leave it
+        </button>
+      </p>
+    </div>
+  );
+}
+
+/** A file that is chosen by a button. */
+function FileButton({
+  label,
+  words,
+  className,
+  busy,
+  onFile,
+}: {
+  label: string;
+  words: string;
+  className: string;
+  busy: boolean;
+  onFile: (file: File | undefined) => void;
+}) {
+  return (
+    <label className={`${className} focus-within:outline-2`}>
+      {busy ? 'Reading …' : words}
+      <input
+        type="file"
+        className="sr-only"
+        aria-label={label}
+        accept={TABLE_FILES}
+        disabled={busy}
+        onChange={(e) => {
+          onFile(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+    </label>
   );
 }
 
@@ -176,8 +222,62 @@ function Changes({ id }: { id: string }) {
   );
 }
 
+/** Brings new prices to a list that is there: from the seller's server, or from a file of the same columns. */
+function NewPrices({ list }: { list: CatalogueList }) {
+  const [preview, setPreview] = useState<CataloguePreview>();
+  const [trouble, setTrouble] = useState<string>();
+  const [read, { isLoading }] = useReadPricesMutation();
+  const ask = async (chosen: File | undefined): Promise<void> => {
+    setTrouble(undefined);
+    setPreview(undefined);
+    try {
+      const found = await read({ id: list.id, file: chosen && (await asTableFile(chosen)) });
+      if (found.error) setTrouble(problemOf(found.error).detail);
+      else setPreview(found.data);
+    } catch (e) {
+      setTrouble(e instanceof Error ? e.message : 'The file could not be read.');
+    }
+  };
+  return (
+    <div className="my-2" data-testid="new-prices">
+      <p className="flex flex-wrap items-baseline gap-4">
+        <button type="button" className="plain" disabled={isLoading} onClick={() => void ask(undefined)}>
+          ask the seller
+        </button>
+        <FileButton
+          label={`A price list for ${list.name}`}
+          words="from a file"
+          className="plain"
+          busy={isLoading}
+          onFile={(file) => file && void ask(file)}
+        />
+        <span className="text-sm text-faint">
+          columns: item, size, unit, price, currency; seen, status and seller where there are any
+        </span>
+      </p>
+      {trouble && (
+        <div role="alert">
+          <Remark tone="caution">{trouble}</Remark>
+        </div>
+      )}
+      {preview && (
+        <Offer
+          preview={preview}
+          name={list.name}
+          seller={list.seller}
+          onDone={(why) => {
+            setTrouble(why);
+            if (why === undefined) setPreview(undefined);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
 function ListLine({ list }: { list: CatalogueList }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<'changes' | 'prices'>();
+  const toggle = (what: 'changes' | 'prices'): void => setOpen(open === what ? undefined : what);
   const [takeBack, { isLoading }] = useTakeListBackMutation();
   const dispatch = useAppDispatch();
   const back = async (): Promise<void> => {
@@ -195,15 +295,25 @@ function ListLine({ list }: { list: CatalogueList }) {
           {list.takenAt && `taken over on ${printDay(list.takenAt.slice(0, 10))}`}
         </span>
         {list.revision > 1 && (
-          <button type="button" className="plain" aria-expanded={open} onClick={() => setOpen(!open)}>
+          <button type="button" className="plain" aria-expanded={open === 'changes'} onClick={() => toggle('changes')}>
             what changed
           </button>
         )}
-        <button type="button" className="plain" disabled={isLoading} onClick={() => void back()}>
-          {list.revision === 1 ? 'take it out' : 'take the last one back'}
-        </button>
+        {list.shared ? (
+          <span className="text-faint">of the whole installation, read only</span>
+        ) : (
+          <>
+            <button type="button" className="plain" aria-expanded={open === 'prices'} onClick={() => toggle('prices')}>
+              new prices
+            </button>
+            <button type="button" className="plain" disabled={isLoading} onClick={() => void back()}>
+              {list.revision === 1 ? 'take it out' : 'take the last one back'}
+            </button>
+          </>
+        )}
       </div>
-      {open && <Changes id={list.id} />}
+      {open === 'changes' && <Changes id={list.id} />}
+      {open === 'prices' && <NewPrices list={list} />}
     </li>
   );
 }

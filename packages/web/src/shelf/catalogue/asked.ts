@@ -1,5 +1,5 @@
-import { RANKED_NUTRIENTS, parseNumber, type RankedNutrient } from '@wheat-ledger/core';
-import type { Asked } from './catalogueApi';
+import { parseDay, parseNumber, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
+import type { Asked } from '../../app/catalogueApi';
 
 /** What somebody looks for in the catalogue, as typed and chosen. */
 export interface Search {
@@ -14,6 +14,12 @@ export interface Search {
   readonly seller: string;
   readonly list: string;
   readonly chloride: string;
+  readonly origin: string;
+  readonly place: string;
+  /** 'yes' or 'no' as the list says; '' where it does not matter. */
+  readonly inStock: string;
+  /** A day as typed. */
+  readonly seenSince: string;
 }
 export const NO_SEARCH: Search = {
   words: '',
@@ -25,6 +31,10 @@ export const NO_SEARCH: Search = {
   seller: '',
   list: '',
   chloride: '',
+  origin: '',
+  place: '',
+  inStock: '',
+  seenSince: '',
 };
 
 /** A percentage as typed; undefined where it is none. */
@@ -34,6 +44,14 @@ function percent(typed: string): number | undefined {
 }
 /** Whether something typed as a percentage cannot be read as one. */
 export const isNoPercent = (typed: string): boolean => typed.trim() !== '' && percent(typed.trim()) === undefined;
+
+/** A day as typed, or undefined. */
+function day(typed: string): string | undefined {
+  const read = parseDay(typed.trim());
+  return read.ok ? read.value : undefined;
+}
+/** Whether something typed as a day cannot be read as one. */
+export const isNoDay = (typed: string): boolean => typed.trim() !== '' && day(typed) === undefined;
 
 /**
  * A search as the server is asked; what cannot be read asks nothing.
@@ -47,12 +65,15 @@ export function askedBy(search: Search, currency: string): Asked {
     return share === undefined || share === 0 ? [] : [`${n}:${Number(share.toFixed(4))}`];
   });
   const chloride = search.chloride.trim() === '' ? undefined : percent(search.chloride.trim());
-  const plain = { form: search.form, organic: search.organic, seller: search.seller, list: search.list };
+  const { form, organic, seller, list, inStock = '', origin = '', place = '', seenSince = '' } = search;
+  const plain = { form, organic, seller, list, inStock, origin: origin.trim(), place: place.trim() };
+  const since = day(seenSince);
   return {
     ...(search.by && money ? { by: search.by, currency: money } : {}),
     ...(search.words.trim() ? { words: search.words.trim().slice(0, 100) } : {}),
     ...(least.length > 0 ? { atLeast: least.join(',') } : {}),
     ...Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== '')),
     ...(chloride === undefined ? {} : { chloride: String(chloride) }),
+    ...(since === undefined ? {} : { seenSince: since }),
   };
 }

@@ -4,7 +4,7 @@ import { useBenchChanges, useBenchPlaces } from '../../app/bench';
 import { deskSlice } from '../../app/slices';
 import { useAppDispatch } from '../../app/store';
 import { useKeep } from '../../ui/useKeep';
-import { useLazyCatalogueRecordQuery } from './catalogueApi';
+import { useLazyCatalogueRecordQuery } from '../../app/catalogueApi';
 
 /** Puts a product of a list on the shelf, and on the bench where that is wanted. */
 export function usePin() {

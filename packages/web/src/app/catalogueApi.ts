@@ -8,7 +8,7 @@ import type {
   CatalogueRecord,
 } from '@wheat-ledger/contract';
 import type { DecimalMark } from '@wheat-ledger/core';
-import { api } from '../../app/api';
+import { api } from './api';
 
 /** What a catalogue is asked, as it stands in an address. */
 export type Asked = Readonly<Record<string, string>>;
@@ -61,6 +61,18 @@ const catalogueApi = api.enhanceEndpoints({ addTagTypes: ['catalogue'] }).inject
         body: file,
       }),
     }),
+    /** The prices of a list by a price list: a file, or the seller's server where there is none. */
+    readPrices: build.mutation<CataloguePreview, { id: string; file: File | undefined }>({
+      query: ({ id, file }) =>
+        file
+          ? {
+              url: `catalogue/lists/${id}/prices`,
+              method: 'POST',
+              headers: { 'Content-Type': 'text/csv' },
+              body: file,
+            }
+          : { url: `catalogue/lists/${id}/prices/feed`, method: 'POST' },
+    }),
     takeList: build.mutation<CatalogueList, { importId: string; list: string; seller: string }>({
       query: ({ importId, ...body }) => ({ url: `catalogue/imports/${importId}/take`, method: 'POST', body }),
       invalidatesTags: ['catalogue'],
@@ -84,6 +96,8 @@ export const {
   useCatalogueListsQuery,
   useCatalogueChangesQuery,
   useReadListMutation,
+  useReadPricesMutation,
+  useCatalogueRecordQuery,
   useTakeListMutation,
   useLeaveListMutation,
   useTakeListBackMutation,

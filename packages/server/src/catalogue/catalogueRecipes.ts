@@ -1,0 +1,101 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type {
+  CatalogueAloneQuery,
+  CataloguePackaged,
+  CataloguePackagedQuery,
+  CataloguePricedQuery,
+  CatalogueProduct,
+} from '@wheat-ledger/contract';
+import type { HeldEnd, RankedNutrient } from '@wheat-ledger/core';
+import { WorkspaceScope } from '../common/workspaceScope.js';
+import {
+  columnOf,
+  conditions,
+  joined,
+  SEEN,
+  SHARED_LISTS,
+  SHOWN,
+  shown,
+  type Fractions,
+  type Row,
+} from './catalogueRows.js';
+
+/** Products that are told at once while a recipe is made. */
+const MOST_PRICED = 30;
+const OTHER: Readonly<Record<HeldEnd, HeldEnd>> = { low: 'high', mid: 'mid', high: 'low' };
+
+/** What a product holds of a nutrient by one end, kg of a kg; null where its list does not say. */
+const held = (nutrient: RankedNutrient, end: HeldEnd): string => {
+  const column = columnOf(nutrient);
+  return end === 'mid' ? `((${column}_low + ${column}_high) / 2)` : `${column}_${end}`;
+};
+/** A nutrient with an amount, as it stands in a question. */
+function amountOf(text: string): { readonly nutrient: RankedNutrient; readonly amount: number } {
+  const [nutrient = '', amount = '0'] = text.split(':');
+  return { nutrient: nutrient as RankedNutrient, amount: Number(amount) };
+}
+/** What a kg is worth at the prices of a question, with what stands for its question marks. */
+function worthOf({ worth, burden = [], held: end = 'low' }: CataloguePricedQuery) {
+  const terms = [
+    ...worth.map((w) => ({ sign: '+', end, ...amountOf(w) })),
+    ...burden.map((b) => ({ sign: '-', end: OTHER[end], ...amountOf(b) })),
+  ];
+  const each = terms.map((t) => ` ${t.sign} coalesce(${held(t.nutrient, t.end)}, 0) * ?::double precision`);
+  return { sql: `(0${each.join('')})`, values: terms.map((t) => t.amount) };
+}
+const PRICED = { sql: 'price_per_kg is not null', values: [] };
+
+/** What recipes over the whole catalogue ask of it. */
+@Injectable()
+export class CatalogueRecipes {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly scope: WorkspaceScope,
+  ) {}
+
+  /** The products that cost least beyond what they are worth to a recipe, of everything there is. */
+  async priced(query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
+    const worth = worthOf(query);
+    const where = joined([...conditions(query), PRICED]);
+    const rows = await this.em.execute<(Row & Fractions)[]>(
+      `select ${SHOWN}, price_per_kg - ${worth.sql} as at from ${SEEN} where ${where.sql} order by at, id limit ${MOST_PRICED}`,
+      [...worth.values, this.scope.id, SHARED_LISTS, ...where.values],
+    );
+    return rows.map((row) => shown(row, undefined));
+  }
+
+  /** The packages that cost least beyond what is worth in them. */
+  async packages(query: CataloguePackagedQuery): Promise<readonly CataloguePackaged[]> {
+    const worth = worthOf(query);
+    const where = joined([...conditions(query), PRICED]);
+    const within = query.within === undefined ? [] : [query.within];
+    const rows = await this.em.execute<(Row & Fractions & { readonly pack_kg: number; readonly pack_price: number })[]>(
+      `select * from (
+         select ${SHOWN}, pack_kg, pack_price, pack_price - pack_kg * greatest(0, ${worth.sql}) as at
+         from ${SEEN}, unnest(p.package_kg, p.package_price) as pack (pack_kg, pack_price)
+         where ${where.sql}) as found
+       ${within.length > 0 ? 'where at <= ?' : ''} order by at, id, pack_kg limit ?`,
+      [...worth.values, this.scope.id, SHARED_LISTS, ...where.values, ...within, query.most],
+    );
+    return rows.map((row) => ({ product: shown(row, undefined), kg: row.pack_kg, price: row.pack_price }));
+  }
+
+  /** The products that bring all of what is wanted by themselves, the cheapest first. */
+  async alone(query: CatalogueAloneQuery): Promise<readonly CatalogueProduct[]> {
+    const wanted = query.wanted.map(amountOf).filter((w) => w.amount > 0);
+    if (wanted.length === 0) return [];
+    const shares = wanted.map((w) => held(w.nutrient, query.held ?? 'low'));
+    const needed = shares.map((share) => `?::double precision / nullif(${share}, 0)`);
+    const where = joined([
+      ...conditions(query),
+      PRICED,
+      ...shares.map((share) => ({ sql: `${share} > 0`, values: [] })),
+    ]);
+    const rows = await this.em.execute<(Row & Fractions)[]>(
+      `select ${SHOWN}, price_per_kg * greatest(${needed.join(', ')}) as at from ${SEEN} where ${where.sql} order by at, id limit ${MOST_PRICED}`,
+      [...wanted.map((w) => w.amount), this.scope.id, SHARED_LISTS, ...where.values],
+    );
+    return rows.map((row) => shown(row, undefined));
+  }
+}

@@ -1,0 +1,58 @@
+import { once } from 'node:events';
+import { finished } from 'node:stream/promises';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { from as copyFrom } from 'pg-copy-streams';
+import type { Client } from 'pg';
+import { STAGED } from './readRows.worker.js';
+
+/** Takes lines that the database copies into the staging table. */
+export type Write = (lines: Uint8Array) => Promise<void>;
+
+/** Copies into the staging table what some work writes; all of it is there when this is over, or nothing. */
+export async function copyStaged<T>(em: EntityManager, work: (write: Write) => Promise<T>): Promise<T> {
+  const knex = em.getConnection().getKnex().client as {
+    acquireConnection(): Promise<Client>;
+    releaseConnection(connection: Client): Promise<void>;
+  };
+  const connection = await knex.acquireConnection();
+  const copy = connection.query(copyFrom(`copy catalogue_staging (${STAGED.join(', ')}) from stdin`));
+  const done = finished(copy);
+  // Told where it is awaited.
+  done.catch(() => undefined);
+  try {
+    const found = await work(async (lines) => {
+      if (lines.length > 0 && !copy.write(lines)) await once(copy, 'drain');
+    });
+    copy.end();
+    await done;
+    return found;
+  } catch (error) {
+    copy.destroy(error instanceof Error ? error : new Error('stopped'));
+    await done.catch(() => undefined);
+    throw error;
+  } finally {
+    await knex.releaseConnection(connection);
+  }
+}
+
+/** Works at a few pieces at once as they come, and hands over what they became in their order. @param most pieces that are worked at */
+export async function inOrder<Piece, Made>(
+  pieces: AsyncIterable<Piece>,
+  most: number,
+  work: (piece: Piece) => Promise<Made>,
+  handOver: (made: Made) => Promise<void>,
+): Promise<void> {
+  const underWay: Promise<Made>[] = [];
+  const settle = async (): Promise<void> => {
+    const [first] = underWay.splice(0, 1);
+    if (first) await handOver(await first);
+  };
+  for await (const piece of pieces) {
+    const made = work(piece);
+    // Told where it is awaited.
+    made.catch(() => undefined);
+    underWay.push(made);
+    if (underWay.length >= most) await settle();
+  }
+  while (underWay.length > 0) await settle();
+}
