@@ -35,7 +35,7 @@ test('a list of 5 000 comes in, is searched while typing, ranked, and what fits 
   await expectText(page, '[role=status].no-print', /Took over “Spring”: 5001 products/);
   await page.goto(`${at.ledger.address}/shelf/catalogue`);
   await expectText(page, '[data-testid=found]', /More than 1000 products with a price and that nutrient/);
-  const costs = await page.$$eval('[data-testid=catalogue-product] b.block', (all) => all.length);
+  const costs = await page.$$eval('[data-testid=catalogue-product] a.block', (all) => all.length);
   expect(costs).toBeGreaterThanOrEqual(50);
   await page.focus('input[type=search]');
   await page.keyboard.type('orchard 0002');
@@ -58,7 +58,7 @@ test('scrolling far keeps a few pages in hand, and every product comes once', as
   const seen = new Set<string>();
   let most = 0;
   for (let i = 0; i < 40; i++) {
-    const names = await page.$$eval('[data-testid=catalogue-product] b.block', (all) =>
+    const names = await page.$$eval('[data-testid=catalogue-product] a.block', (all) =>
       all.map((b) => b.textContent ?? ''),
     );
     names.forEach((n) => seen.add(n));
@@ -78,14 +78,27 @@ test('the cheapest of everything in the lists is found and proven, and follows w
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/cheapest`);
   await expectText(page, '[data-testid=cheapest]', /gone through \d+ times?; nothing in it makes this cheaper/);
-  const cost = () => page.$eval('[data-testid=cheapest] tfoot b', (e) => Number(e.textContent));
+  const cost = () => page.$eval('[data-testid=cheapest] .total .fig', (e) => Number(e.textContent));
   const before = await cost();
   await fill(page, 'N at least, kg', '20');
   await page.waitForFunction(
-    (was) => Number(document.querySelector('[data-testid=cheapest] tfoot b')?.textContent) > was,
+    (was) => Number(document.querySelector('[data-testid=cheapest] .total .fig')?.textContent) > was,
     {},
     before,
   );
+  await expectText(page, '[data-testid=cheapest]', /gone through/);
+  const byTheKg = await cost();
+  await page.locator('::-p-text(whole packages)').click();
+  await expectText(page, '[data-testid=cheapest]', /Nothing in the lists makes a cheaper recipe in whole packages/);
+  expect(await cost()).toBeGreaterThan(byTheKg);
+  await expectText(page, '[data-testid=cheapest]', /\d × 25 kg/);
+  await page.click('[data-testid=cheapest] .total .fig');
+  await expectText(page, 'aside', /price of 25 kg of/);
+  await page.locator('::-p-text(whole packages)').click();
+  await fill(page, 'At most so many products', '1');
+  await expectText(page, '[data-testid=cheapest]', /of 1 product/);
+  expect(await page.$$eval('[data-testid=cheapest] tbody tr:not(.total)', (all) => all.length)).toBe(1);
+  await fill(page, 'At most so many products', '');
   await fill(page, 'Ca at least, kg', '5');
   await expectText(page, 'main', /Nothing in the lists brings that within these bounds/);
   await fill(page, 'Ca at least, kg', 'some');
@@ -113,11 +126,61 @@ test('the next list is dearer in a fiftieth of it; taken back, the first stands 
   await page.waitForFunction(() => document.querySelector<HTMLInputElement>('input[type=search]')?.value === 'feather');
   await page.goto(`${at.ledger.address}/shelf/lists`);
   await clickButton(page, 'what changed');
-  await expectText(page, '[data-testid=list-changes]', /dearer feather meal 0000 .*→/s);
+  await expectText(page, '[data-testid=list-changes]', /dearer Feather meal 0000 .*→/s);
   await clickButton(page, 'take the last one back');
   await expectText(page, '[role=status].no-print', /“Spring” is as it was before/);
   const [list] = await at.ledger.api<readonly { revision: number; products: number }[]>('catalogue/lists');
   expect(list).toMatchObject({ revision: 1, products: 5001 });
+  await page.close();
+});
+
+test('a product of a list opens to its working and to what everything else would cost', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/catalogue`);
+  await page.waitForSelector('input[type=search]');
+  await page.focus('input[type=search]');
+  await page.keyboard.type('orchard 0010');
+  await expectText(page, '[data-testid=found]', /^1 product /);
+  await page.click('[data-testid=catalogue-product] a');
+  await expectText(page, 'h1', /Orchard compound 0010/);
+  await page.click('[data-testid=listed-nutrient] td:last-child .fig');
+  await expectText(page, 'aside', /price of the package/);
+  await expectText(page, 'aside', /Row 12 of “Spring”/);
+  await clickButton(page, 'Work it out');
+  await expectText(page, '[data-testid=worth-by-lists]', /Orchard compound 0010.*kg /s);
+  await clickButton(page, 'To the shelf');
+  await expectText(page, '[role=status].no-print', /“Orchard compound 0010” stands on the shelf/);
+  await page.goto(`${at.ledger.address}/shelf/catalogue/999999999`);
+  await expectText(page, 'main', /no list any more/);
+  await page.close();
+});
+
+test('a price list makes two of a list dearer and cheaper, tells what it cannot place, and is taken back', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/shelf/lists`);
+  await clickButton(page, 'new prices');
+  const lines = [
+    'item,size,unit,price,currency,seen',
+    'Feather meal 0000,25,kg,99,EUR,2026-11-01',
+    'Urea prills 0001,25,kg,1,EUR,2026-11-01',
+    'Nobody has this,25,kg,1,EUR,2026-11-01',
+  ];
+  writeFileSync(join(folder, 'prices.csv'), lines.join('\n'));
+  const file = (await page.waitForSelector(
+    '[data-testid=new-prices] input[type=file]',
+  )) as ElementHandle<HTMLInputElement>;
+  await file.uploadFile(join(folder, 'prices.csv'));
+  await expectText(
+    page,
+    '[data-testid=list-preview]',
+    /2 of 3 rows were read: 1 dearer, 1 cheaper.*Row 4: Nobody has this/s,
+  );
+  await clickButton(page, 'Take it over as “Spring”');
+  await expectText(page, '[role=status].no-print', /Took over “Spring”: 5001 products/);
+  await clickButton(page, 'what changed');
+  await expectText(page, '[data-testid=list-changes]', /dearer Feather meal 0000 .*→ 3.96 a kg/s);
+  await clickButton(page, 'take the last one back');
+  await expectText(page, '[role=status].no-print', /“Spring” is as it was before/);
   await page.close();
 });
 

@@ -35,6 +35,36 @@ export const VIEWS = [
   { name: 'lists', path: '/shelf/lists', steps: [(page) => page.waitForSelector('[data-testid=list]')] },
   { name: 'cheapest', path: '/shelf/cheapest', steps: [(page) => page.waitForSelector('[data-testid=cheapest]')] },
   {
+    name: 'listed-product',
+    path: '/shelf/catalogue',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=catalogue-product] a'),
+      (page) => page.click('[data-testid=catalogue-product] a'),
+      (page) => page.waitForSelector('[data-testid=listed-nutrient]'),
+      (page) => page.locator('::-p-text(Work it out)').click(),
+      (page) => page.waitForSelector('[data-testid=worth-by-lists]'),
+    ],
+  },
+  {
+    name: 'cheapest-packages',
+    path: '/shelf/cheapest',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=cheapest]'),
+      (page) => page.locator('::-p-text(whole packages)').click(),
+      (page) => page.waitForFunction(() => document.body.textContent.includes('cheaper recipe in whole packages')),
+    ],
+  },
+  {
+    name: 'list-prices',
+    path: '/shelf/lists',
+    steps: [
+      (page) => page.waitForSelector('[data-testid=list]'),
+      (page) => page.locator('::-p-text(new prices)').click(),
+      (page) => page.locator('::-p-text(ask the seller)').click(),
+      (page) => page.waitForSelector('[data-testid=list-preview]'),
+    ],
+  },
+  {
     name: 'phone-catalogue',
     path: '/shelf/catalogue',
     viewport: PHONE,
@@ -249,6 +279,9 @@ export const NOT_KEPT = [
   'heap',
   'lists',
   'cheapest',
+  'listed-product',
+  'cheapest-packages',
+  'list-prices',
   'phone-catalogue',
   'evening-catalogue',
   'elements',

@@ -4,7 +4,7 @@ import { uniformDraws } from '@wheat-ledger/core';
 export const CATALOGUE_LIST = { name: 'Three sellers, spring 2026', seller: '' } as const;
 
 const SELLERS = ['Quernlow Stores', 'Hobbingate Supplies', 'Larkmere Feed'] as const;
-/** Kinds of goods: N, P2O5, K2O, Mg, S and Cl in per cent, form, price of a kg, what they are made from, whether listed for organic use. */
+/** Kinds of goods at their best: N, P2O5, K2O, Mg, S and Cl in per cent, form, price of a kg, what they are made from, whether listed for organic use. */
 const GOODS: readonly (readonly [string, readonly number[], string, number, string, string])[] = [
   ['Urea', [46, 0, 0, 0, 0, 0], 'prill', 0.85, 'urea', 'no'],
   ['Ammonium Sulfate', [21, 0, 0, 0, 24, 0], 'crystal', 0.6, 'ammonium sulfate', 'no'],
@@ -42,7 +42,7 @@ function listed(): readonly Listed[] {
       SELLERS.map((seller, s): Listed => {
         const at = (n + s) % PACKAGES.length;
         const kg = PACKAGES[at] ?? 1;
-        const shares = analysis.map((share) => (share === 0 ? '' : (share * (0.9 + 0.2 * draw())).toFixed(1)));
+        const shares = analysis.map((share) => (share === 0 ? '' : (share * (0.9 + 0.1 * draw())).toFixed(1)));
         const money = price * kg * (DEARER[at] ?? 1) * (0.8 + 0.4 * draw());
         return { name: `${name} ${goods}`, seller, form, shares, kg, price: Number(money.toFixed(2)), organic, from };
       }),

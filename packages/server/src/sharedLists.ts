@@ -1,4 +1,4 @@
-import { createReadStream } from 'node:fs';
+import { open } from 'node:fs/promises';
 import type { INestApplicationContext } from '@nestjs/common';
 import { WorkspaceScope } from './common/workspaceScope.js';
 import { CatalogueStore } from './catalogue/catalogue.store.js';
@@ -14,7 +14,7 @@ export const sharedLists = {
   /** Reads a CSV file as the next revision of a list and says what came of it. */
   take: (app: INestApplicationContext, file: string, name: string, currency: string | undefined): Promise<string> =>
     within(app, async () => {
-      const body = createReadStream(file);
+      const body = (await open(file)).createReadStream();
       const { signal } = new AbortController();
       const read = await app.get(CatalogueImports).read({ body, list: name, currency, decimal: undefined, signal });
       const { products, revision } = await app.get(CatalogueRevisions).take(read.importId, name, '');

@@ -23,7 +23,10 @@ export class SellersFeed {
         throw unanswered('does not answer');
       });
       if (!answer.ok) throw unanswered(`answers ${answer.status}`);
-      return answer.body ? Readable.fromWeb(answer.body as ReadableStream) : Readable.from([]);
+      const body = answer.body ? Readable.fromWeb(answer.body as ReadableStream) : Readable.from([]);
+      // What breaks off is told where it is read, which may be later.
+      body.on('error', () => undefined);
+      return body;
     } finally {
       clearTimeout(timer);
     }

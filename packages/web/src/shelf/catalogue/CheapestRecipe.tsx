@@ -79,9 +79,7 @@ function Parts({ parts, whole, currency }: { parts: readonly Part[]; whole: bool
           {parts.map((part) => (
             <PartRow key={part.product.id} part={part} whole={whole} />
           ))}
-        </tbody>
-        <tfoot>
-          <tr>
+          <tr className="total">
             <th scope="row">All</th>
             <td className="num">
               {formatTrimmed(
@@ -91,15 +89,13 @@ function Parts({ parts, whole, currency }: { parts: readonly Part[]; whole: bool
             </td>
             <td />
             <td className="num">
-              <b>
-                <FigureButton figure={cost} />
-              </b>
+              <FigureButton figure={cost} />
             </td>
             <td className="no-print">
               <AllToBench parts={parts} />
             </td>
           </tr>
-        </tfoot>
+        </tbody>
       </table>
     </div>
   );
@@ -155,7 +151,7 @@ export function CheapestRecipe({ found: { linear, whole }, rules, currency }: Ch
           .
         </p>
       )}
-      <p className="text-sm text-faint">{linearWords(linear)}</p>
+      {(!whole || !linear.proven) && <p className="text-sm text-faint">{linearWords(linear)}</p>}
     </div>
   );
 }
