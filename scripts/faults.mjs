@@ -1,4 +1,5 @@
 // npm run faults: what happens when things break under writers, bounded in rounds and time. `--short` is the part that npm test runs.
+// `--two` puts two servers of one database behind a proxy.
 // Each row says what was done to the ledger, how often, and what was found afterwards; any loss ends with 1.
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -11,9 +12,11 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { bundle, compile, ensureDependencies } from './lib/build.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { checkNode } from './lib/machine.mjs';
+import { startProxy } from './lib/proxy.mjs';
 import { startServer } from './lib/server.mjs';
 
 const short = process.argv.includes('--short');
+const two = process.argv.includes('--two');
 const ROUNDS = short ? 1 : 4;
 const WRITERS = 4;
 const SAVES_A_ROUND = short ? 15 : 40;
@@ -22,6 +25,20 @@ const report = (what, found, fine) => {
   if (!fine) bad += 1;
   console.log(`${fine ? 'ok    ' : 'FAILED'}  ${what}: ${found}`);
 };
+
+/** The server, or two of them behind a proxy. */
+async function serve(url, options) {
+  const servers = await Promise.all(Array.from({ length: two ? 2 : 1 }, () => startServer(url, options)));
+  const proxy = two ? await startProxy(servers.map((s) => s.address)) : undefined;
+  return {
+    address: proxy?.address ?? servers[0].address,
+    children: servers.map((s) => s.child),
+    stop: async () => {
+      await proxy?.stop();
+      await Promise.all(servers.map((s) => s.stop()));
+    },
+  };
+}
 
 const bag = (name) => ({
   name,
@@ -152,23 +169,27 @@ async function killServer(database) {
   const confirmed = [];
   const statuses = new Map();
   for (let round = 0; round < ROUNDS; round++) {
-    const server = await startServer(database.url, { sample: false });
-    const before = confirmed.length;
+    const server = await serve(database.url, { sample: false });
     const stop = await writers(server.address, confirmed, statuses);
-    await until('saves', () => confirmed.length >= before + SAVES_A_ROUND);
-    server.child.kill('SIGKILL');
+    // One after the other: while one of two is left, saves go on.
+    for (const child of server.children) {
+      const before = confirmed.length;
+      await until('saves', () => confirmed.length >= before + SAVES_A_ROUND);
+      child.kill('SIGKILL');
+    }
     await stop();
+    await server.stop();
   }
   const { lost, half } = await audit(database, confirmed);
   report(
-    'server killed under writers',
+    two ? 'two servers killed under writers, one after the other' : 'server killed under writers',
     `${ROUNDS} times, ${confirmed.length} confirmed, ${lost} lost, ${half} half there`,
     lost + half === 0,
   );
 }
 
 async function killDatabase(database) {
-  const server = await startServer(database.url, { sample: false });
+  const server = await serve(database.url, { sample: false });
   const confirmed = [];
   const statuses = new Map();
   const stop = await writers(server.address, confirmed, statuses);
@@ -194,7 +215,7 @@ async function killDatabase(database) {
 }
 
 async function brokenClients(database) {
-  const server = await startServer(database.url, { sample: true });
+  const server = await serve(database.url, { sample: true });
   const { hostname, port } = new URL(server.address);
   const open = Array.from({ length: short ? 10 : 40 }, (_, i) => {
     const socket = net.connect(Number(port), hostname);
@@ -241,7 +262,7 @@ async function diskFull(folder) {
   let database;
   try {
     database = await startDatabase(join(disk, 'data'));
-    const server = await startServer(database.url, { sample: false });
+    const server = await serve(database.url, { sample: false });
     const confirmed = [];
     const statuses = new Map();
     const stop = await writers(server.address, confirmed, statuses);

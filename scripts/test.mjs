@@ -110,6 +110,7 @@ async function main() {
     await jest('unit and server tests', 30);
     if (!fast && (await step('build of the web app', bundle))) {
       await step('faults, the short form', () => script('faults.mjs', ['--short']));
+      await step('faults of two servers, the short form', () => script('faults.mjs', ['--short', '--two']));
       await jest('browser tests', 35, { E2E: '1' });
     }
   }

@@ -11,6 +11,7 @@ import pg from 'pg';
 import { from as copyFrom } from 'pg-copy-streams';
 import { Piscina } from 'piscina';
 import { ROOT } from '../lib/run.mjs';
+import { benchCataloguePage } from './page.mjs';
 import { median, ms, row, seconds, times } from './measure.mjs';
 
 const HEAD = 'name,seller,form,N %,P2O5 %,K2O %,Mg %,S %,Cl %,package,price,currency,seen on,organic,derived from';
@@ -173,6 +174,7 @@ export async function benchCatalogue(server, database, sizes = [10_000, 100_000,
   const client = new pg.Client({ connectionString: database.urlOf('many') });
   await client.connect();
   const firstPages = [];
+  const inBrowser = [];
   try {
     const health = await median(async () => (await fetch(`${server.address}/api/v1/health`)).text());
     for (const size of sizes) {
@@ -204,6 +206,7 @@ export async function benchCatalogue(server, database, sizes = [10_000, 100_000,
           `${times(ours / (health + hand))} the SQL by hand (${ms(hand)}) and the health route (${ms(health)})`,
         );
       }
+      inBrowser.push(await benchCataloguePage(server));
       let after = '';
       for (let n = 0; n < 9; n++)
         after = `&after=${(await api(server, `products?by=N&currency=EUR&limit=100${after}`)).next}`;
@@ -217,6 +220,8 @@ export async function benchCatalogue(server, database, sizes = [10_000, 100_000,
       row('  and taken back', `${back.toFixed(2)} s`);
     }
     row('the first page, the largest against the smallest', times(firstPages.at(-1) / firstPages[0]), 'goal 1.5 ×');
+    const growth = (what) => times(inBrowser.at(-1)[what] / inBrowser[0][what]);
+    row('bytes of it in the browser, likewise', growth('kB'), `memory of the page ${growth('heap')}; goal 1 ×`);
   } finally {
     await client.end();
     rmSync(folder, { recursive: true, force: true });

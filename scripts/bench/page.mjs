@@ -1,19 +1,19 @@
-// The page in Chromium: what the first route fetches, and how long typing takes to show with ten thousand bags.
+// The page in Chromium: what the first route fetches, and how long typing takes to show with ten thousand bags and a catalogue.
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { launchBrowser } from '../lib/browser.mjs';
-import { ms, row } from './measure.mjs';
+import { ms, row, times } from './measure.mjs';
 
 const middle = (numbers) => numbers.sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
 
-async function withPage(server, work) {
+async function withPage(server, work, path = '/shelf', shown = '[data-testid=shelf-bag]') {
   const { browser, close } = await launchBrowser();
   try {
     const page = await browser.newPage();
     await page.setViewport({ width: 1280, height: 800 });
-    await page.goto(`${server.address}/shelf`);
-    await page.waitForSelector('[data-testid=shelf-bag]', { timeout: 60_000 });
+    await page.goto(`${server.address}${path}`);
+    await page.waitForSelector(shown, { timeout: 60_000 });
     return await work(page);
   } finally {
     await close();
@@ -71,7 +71,7 @@ async function typing(page, selector, text, shown) {
   await page.waitForFunction((count) => globalThis.taken.length === count, { timeout: 10_000 }, text.length);
   await page.evaluate(() => globalThis.stopTyping());
   const taken = await page.evaluate(() => globalThis.taken);
-  return { middle: middle([...taken]), worst: Math.max(...taken), first: taken[0] };
+  return { middle: middle([...taken]), worst: Math.max(...taken), first: taken[0], all: taken };
 }
 
 export async function benchTyping(server) {
@@ -88,6 +88,68 @@ export async function benchTyping(server) {
     const bare = await typing(page, '#bare', 'compost');
     row('the same in a bare field of the page', ms(bare.middle), `worst ${ms(bare.worst)}`);
   });
+}
+
+/** Words that somebody looks for, a letter at a time. */
+const LOOKED_FOR = ['orchard', 'feather', 'river oak', 'seller 299', 'sulfate', 'meadow hill'];
+const ROWS = '[data-testid=catalogue-product]';
+/** Used by the page once what it no longer needs is thrown away, MB. */
+async function heapMB(page) {
+  const session = await page.createCDPSession();
+  await session.send('HeapProfiler.collectGarbage');
+  const { usedSize } = await session.send('Runtime.getHeapUsage');
+  await session.detach();
+  return usedSize / 1e6;
+}
+
+/**
+ * The catalogue in the browser: from a key to the products that answer it, what the first page weighs, and what far scrolling leaves in memory.
+ * @returns { kB, heap } to be compared between sizes
+ */
+export async function benchCataloguePage(server) {
+  const inPage = async (page) => {
+    await page.waitForNetworkIdle();
+    const kB = await page.evaluate(
+      () =>
+        performance
+          .getEntriesByType('resource')
+          .filter((r) => r.name.includes('/catalogue/'))
+          .reduce((sum, r) => sum + r.encodedBodySize, 0) / 1000,
+    );
+    const taken = [];
+    for (const words of LOOKED_FOR) {
+      taken.push(...(await typing(page, 'input[type=search]', words, ROWS)).all);
+      await page.click('input[type=search]', { count: 3 });
+      await page.keyboard.press('Backspace');
+      await page.waitForNetworkIdle();
+    }
+    const sorted = taken.sort((a, b) => a - b);
+    row(
+      '  key to the products that answer it, in the browser',
+      ms(middle([...sorted])),
+      `95 of 100 within ${ms(sorted[Math.floor(0.95 * sorted.length)])}, worst ${ms(sorted.at(-1))}; goal 100 ms`,
+    );
+    const before = await heapMB(page);
+    for (let i = 0; i < 60; i++) {
+      await page.evaluate(() => {
+        const sheet = document.querySelector('#sheet');
+        (sheet && globalThis.getComputedStyle(sheet).overflowY === 'auto' ? sheet : document.documentElement).scrollBy(
+          0,
+          2600,
+        );
+      });
+      await new Promise((r) => setTimeout(r, 80));
+    }
+    await new Promise((r) => setTimeout(r, 7000));
+    const heap = await heapMB(page);
+    row(
+      '  memory of the page after three thousand products',
+      `${heap.toFixed(1)} MB`,
+      `${times(heap / before)} before it (${before.toFixed(1)} MB); ${kB.toFixed(1)} kB for the first page`,
+    );
+    return { kB, heap };
+  };
+  return withPage(server, inPage, '/shelf/catalogue', ROWS);
 }
 
 const REFERENCES = 5000;

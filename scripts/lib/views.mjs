@@ -10,6 +10,7 @@ import {
   openPlot,
   openProgramme,
 } from './screenSteps.mjs';
+import { CATALOGUE_VIEWS } from './catalogueViews.mjs';
 import { CLAIM_VIEWS } from './claimViews.mjs';
 import { MIX_VIEWS } from './mixViews.mjs';
 import { ROUND_NOT_KEPT, ROUND_VIEWS } from './roundViews.mjs';
@@ -27,55 +28,7 @@ export const VIEWS = [
     name: 'own-curve',
     steps: [openNamedPage('Lucerne Crumble', '/curve'), (page) => page.waitForSelector('[data-testid=own-curve]')],
   },
-  {
-    name: 'catalogue',
-    path: '/shelf/catalogue',
-    steps: [(page) => page.waitForSelector('[data-testid=catalogue-product]')],
-  },
-  { name: 'lists', path: '/shelf/lists', steps: [(page) => page.waitForSelector('[data-testid=list]')] },
-  { name: 'cheapest', path: '/shelf/cheapest', steps: [(page) => page.waitForSelector('[data-testid=cheapest]')] },
-  {
-    name: 'listed-product',
-    path: '/shelf/catalogue',
-    steps: [
-      (page) => page.waitForSelector('[data-testid=catalogue-product] a'),
-      (page) => page.click('[data-testid=catalogue-product] a'),
-      (page) => page.waitForSelector('[data-testid=listed-nutrient]'),
-      (page) => page.locator('::-p-text(Work it out)').click(),
-      (page) => page.waitForSelector('[data-testid=worth-by-lists]'),
-    ],
-  },
-  {
-    name: 'cheapest-packages',
-    path: '/shelf/cheapest',
-    steps: [
-      (page) => page.waitForSelector('[data-testid=cheapest]'),
-      (page) => page.locator('::-p-text(whole packages)').click(),
-      (page) => page.waitForFunction(() => document.body.textContent.includes('cheaper recipe in whole packages')),
-    ],
-  },
-  {
-    name: 'list-prices',
-    path: '/shelf/lists',
-    steps: [
-      (page) => page.waitForSelector('[data-testid=list]'),
-      (page) => page.locator('::-p-text(new prices)').click(),
-      (page) => page.locator('::-p-text(ask the seller)').click(),
-      (page) => page.waitForSelector('[data-testid=list-preview]'),
-    ],
-  },
-  {
-    name: 'phone-catalogue',
-    path: '/shelf/catalogue',
-    viewport: PHONE,
-    steps: [(page) => page.waitForSelector('[data-testid=catalogue-product]')],
-  },
-  {
-    name: 'evening-catalogue',
-    path: '/shelf/catalogue',
-    theme: 'evening',
-    steps: [(page) => page.waitForSelector('[data-testid=catalogue-product]')],
-  },
+  ...CATALOGUE_VIEWS,
   { name: 'elements', steps: [openNamedPage('Hollow Hen Pellets', '/elements')] },
   { name: 'versions', steps: [openNamedPage('Hollow Hen Pellets', '/versions')] },
   { name: 'kitchen', path: '/shelf/kitchen' },
@@ -280,6 +233,9 @@ export const NOT_KEPT = [
   'lists',
   'cheapest',
   'listed-product',
+  'printed-cheapest',
+  'phone-listed-product',
+  'evening-cheapest',
   'cheapest-packages',
   'list-prices',
   'phone-catalogue',

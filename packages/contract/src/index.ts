@@ -9,6 +9,7 @@ export * from './soil.js';
 export * from './study.js';
 export * from './trial.js';
 export * from './catalogue.js';
+export * from './catalogueSearch.js';
 export * from './attachment.js';
 export * from './entry.js';
 export * from './heap.js';

@@ -1,4 +1,5 @@
 import { AttachmentInput } from './attachment.js';
+import { KeptSearchInput } from './catalogueSearch.js';
 import { ClaimInput } from './claim.js';
 import { CropInput } from './crop.js';
 import { EntryInput, HarvestInput } from './entry.js';
@@ -41,4 +42,5 @@ export const KIND_INPUTS: { readonly [K in RecordKind]: new () => InputOf<K> } =
   sheet: TrialSheetInput,
   movement: MovementInput,
   filter: KeptFilterInput,
+  search: KeptSearchInput,
 };

@@ -1,4 +1,5 @@
 import type { AttachmentInput } from './attachment.js';
+import type { KeptSearchInput } from './catalogueSearch.js';
 import type { ClaimInput } from './claim.js';
 import type { CropInput } from './crop.js';
 import type { EntryInput, HarvestInput } from './entry.js';
@@ -185,6 +186,13 @@ export const KINDS = {
     sort: 'name',
     refers: [],
   }),
+  search: of<KeptSearchInput>()({
+    list: 'catalogueSearches',
+    path: 'catalogue-searches',
+    word: 'kept search',
+    sort: 'name',
+    refers: [],
+  }),
 } as const;
 
 export type RecordKind = keyof typeof KINDS;
@@ -196,7 +204,7 @@ export const RECORD_KINDS = Object.keys(KINDS) as readonly RecordKind[];
 export const kindOf = (kind: RecordKind): KindOfRecord => KINDS[kind];
 
 /** What several of a kind are called. @example pluralOf('study') // 'studies' */
-export const pluralOf = (kind: RecordKind): string => KINDS[kind].word.replace(/y$/, 'ie') + 's';
+export const pluralOf = (kind: RecordKind): string => `${KINDS[kind].word.replace(/y$/, 'ie').replace(/ch$/, 'che')}s`;
 
 /** So many of a kind, in words. @example countWords('claim', 2) // '2 claims' */
 export const countWords = (kind: RecordKind, count: number): string =>

@@ -40,6 +40,7 @@ export type CropRecord = RecordOf<'crop'>;
 export type SeasonRecord = RecordOf<'season'>;
 export type ProgrammeRecord = RecordOf<'programme'>;
 export type KeptFilterRecord = RecordOf<'filter'>;
+export type KeptSearchRecord = RecordOf<'search'>;
 
 export type JournalAction = 'create' | 'update' | 'remove' | 'restore';
 

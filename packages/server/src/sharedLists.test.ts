@@ -57,7 +57,7 @@ test('a list of the whole installation is ranked among a ledger’s own in every
 });
 
 test('a list of the same name in a ledger is another one', async () => {
-  const own = await takeList(t, [HEAD, row('Mine', '5', '10')].join('\n'), 'For all', BASES[1]!);
+  const own = await takeList(t, [HEAD, row('Mine', '5', '10')].join('\n'), 'For all', BASES[1]);
   expect(own.shared).toBe(false);
   expect(await names(BASES[1]!)).toEqual(['Shared', 'Mine']);
   await t.http.post(`${BASES[1]!}/catalogue/lists/${own.id}/take-back`).expect(200);

@@ -216,12 +216,41 @@ describe('whole packages', () => {
         const found = await wholeOfAll(question, linear, rules, solver, packed(packages));
         expect(found!.cost).toBeCloseTo(whole.objective, 4);
         expect(found!.proven).toBe(true);
+        for (const n of ['N', 'K2O'] as const) {
+          const brought = found!.parts.reduce((sum, p) => sum + p.kg * p.product.fractions[n]!.low, 0);
+          expect(brought).toBeGreaterThanOrEqual(question.atLeast[n] - 1e-5);
+          if (capped && n === 'K2O') expect(brought).toBeLessThanOrEqual(4 + 1e-5);
+        }
         const some = await wholeOfAll(question, linear, rules, solver, packed(packages, few));
         if (!some) return;
         expect(some.cost).toBeGreaterThanOrEqual(whole.objective - 1e-4);
         expect(some.bound).toBeGreaterThanOrEqual(linear.cost - 1e-6);
       }),
       { numRuns: 40 },
+    );
+  });
+
+  test('two products at most cost the same as the best of every two', async () => {
+    await fc.assert(
+      fc.asyncProperty(anyBags, async (rows) => {
+        const all = rows.slice(0, 6).map(({ price, n, k }, i) => listed(`p${i}`, price, { N: n, K2O: k }));
+        const packages = all.flatMap((p, i) => rows[i]!.sizes.map((kg) => bag(p, kg)));
+        const question = { atLeast: { N: 3, K2O: 2 } };
+        const linear = await cheapestOfAll(question, solver, asking(all));
+        if (linear.kind === 'none') return;
+        const found = await wholeOfAll(question, linear, { packages: true, kinds: 2 }, solver, packed(packages));
+        let least = Infinity;
+        for (const a of all)
+          for (const b of all) {
+            const two = await cheapestOfAll(question, solver, asking([a, b]));
+            if (two.kind === 'none') continue;
+            const some = packed(packages.filter((p) => p.product === a || p.product === b));
+            const best = await wholeOfAll(question, two, { packages: true }, solver, some);
+            least = Math.min(least, best?.cost ?? Infinity);
+          }
+        expect(found?.cost ?? Infinity).toBeCloseTo(least, 4);
+      }),
+      { numRuns: 15 },
     );
   });
 

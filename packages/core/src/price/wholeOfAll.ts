@@ -1,4 +1,4 @@
-import { solve, type LinearModel, type LpSolver } from '../solve/index.js';
+import { solve, type Column, type LinearModel, type LpSolver, type Row } from '../solve/index.js';
 import {
   wantedRows,
   worthOf,
@@ -65,89 +65,166 @@ function mostOf(column: CatalogueColumn, wanted: WantedOfAll): number {
   return Math.max(0, ...needs);
 }
 
-/** The recipe as a model: kg of each product, then how many of each package, then whether a product is in at all. */
-function model(
-  products: readonly CatalogueColumn[],
-  packages: readonly CataloguePackage[],
-  wanted: WantedOfAll,
-  rules: Restricted,
-): LinearModel {
-  const counted = rules.kinds !== undefined;
-  const columns = [
-    ...products.map((p) => ({ name: p.id, cost: rules.packages ? 0 : p.pricePerKg })),
-    ...packages.map((p) => ({ name: `${p.product.id} of ${p.kg} kg`, cost: p.price, integer: true })),
-    ...(counted ? products.map((p) => ({ name: `${p.id} is in`, cost: 0, high: 1, integer: true })) : []),
-  ];
-  const isIn = products.length + packages.length;
-  const row = (filled: readonly (readonly [at: number, value: number])[]): number[] => {
-    const all = Array.from({ length: columns.length }, () => 0);
-    for (const [at, value] of filled) all[at] = value;
-    return all;
-  };
+/** A row of so many unknowns with a few of them filled. */
+function filled(length: number, of: readonly (readonly [at: number, value: number])[]): readonly number[] {
+  const all = Array.from({ length }, () => 0);
+  for (const [at, value] of of) all[at] = value;
+  return all;
+}
+
+/** What a model is made of. */
+interface Offered {
+  readonly products: readonly CatalogueColumn[];
+  readonly packages: readonly CataloguePackage[];
+  readonly wanted: WantedOfAll;
+  readonly rules: Restricted;
+}
+const packagesOf = ({ packages }: Offered, product: CatalogueColumn): readonly (readonly [at: number, kg: number])[] =>
+  packages.flatMap((p, i): [number, number][] => (p.product.id === product.id ? [[i, p.kg]] : []));
+
+/** Whether a product is in at all, behind the other unknowns, and that so many are at most. @param amounts which unknowns are of a product, with the kg of one of each */
+function kindRows(
+  { products, wanted, rules }: Offered,
+  before: number,
+  amounts: (product: CatalogueColumn, j: number) => readonly (readonly [at: number, kg: number])[],
+): Pick<LinearModel, 'columns' | 'rows'> {
+  if (rules.kinds === undefined) return { columns: [], rows: [] };
+  const length = before + products.length;
   return {
-    goal: 'least',
-    columns,
+    columns: products.map((p) => ({ name: `${p.id} is in`, cost: 0, high: 1, integer: true })),
     rows: [
-      ...wantedRows(products, wanted).map((r) => ({ ...r, coefficients: row([...r.coefficients.entries()]) })),
-      ...(rules.packages
-        ? products.map((p, j) => ({
+      ...products.flatMap((p, j) =>
+        amounts(p, j).map(([at, kg]) => {
+          const most = Math.max(1e-6, mostOf(p, wanted)) / kg;
+          const whole = rules.packages ? Math.ceil(most) : most;
+          return {
             name: '',
-            coefficients: row([
-              [j, 1],
-              ...packages.flatMap((of, i): [number, number][] =>
-                of.product.id === p.id ? [[products.length + i, -of.kg]] : [],
-              ),
+            coefficients: filled(length, [
+              [at, 1],
+              [before + j, -whole],
             ]),
             high: 0,
-          }))
-        : []),
-      ...(counted
-        ? [
-            ...products.map((p, j) => ({
-              name: '',
-              coefficients: row([
-                [j, 1],
-                [isIn + j, -Math.max(1e-6, mostOf(p, wanted))],
-              ]),
-              high: 0,
-            })),
-            {
-              name: 'kinds',
-              coefficients: row(products.map((_, j): [number, number] => [isIn + j, 1])),
-              high: rules.kinds ?? 0,
-            },
-          ]
-        : []),
+          };
+        }),
+      ),
+      {
+        name: 'kinds',
+        coefficients: filled(
+          length,
+          products.map((_, j) => [before + j, 1]),
+        ),
+        high: rules.kinds,
+      },
     ],
   };
+}
+const padded = (row: Row, length: number): Row => ({
+  ...row,
+  coefficients: [...row.coefficients, ...filled(length - row.coefficients.length, [])],
+});
+const assembled = (columns: readonly Column[], rows: readonly Row[], kinds: Pick<LinearModel, 'columns' | 'rows'>) => {
+  const all = [...columns, ...kinds.columns];
+  return { goal: 'least', columns: all, rows: [...rows.map((r) => padded(r, all.length)), ...kinds.rows] } as const;
+};
+
+/** Kg of each product at the price of a kg. */
+function byTheKg(offered: Offered): LinearModel {
+  const { products, wanted } = offered;
+  return assembled(
+    products.map((p) => ({ name: p.id, cost: p.pricePerKg })),
+    wantedRows(products, wanted),
+    kindRows(offered, products.length, (_, j) => [[j, 1]]),
+  );
+}
+const boughtColumns = (packages: readonly CataloguePackage[]): readonly Column[] =>
+  packages.map((p) => ({ name: `${p.product.id} of ${p.kg} kg`, cost: p.price, integer: true }));
+/** Whole packages that hold at least what is wanted: all that is in them may be used. */
+function covering(offered: Offered): LinearModel {
+  const { packages, wanted } = offered;
+  const rows = wantedRows(
+    packages.map((p) => p.product),
+    wanted,
+  ).map((r) => ({ ...r, coefficients: r.coefficients.map((c, i) => c * (packages[i]?.kg ?? 0)) }));
+  return assembled(
+    boughtColumns(packages),
+    rows,
+    kindRows(offered, packages.length, (p) => packagesOf(offered, p)),
+  );
+}
+/** Whole packages of which so much is used that nothing is above its most: what is bought, then what of it is used. */
+function bounded(offered: Offered): LinearModel {
+  const { products, packages, wanted } = offered;
+  const length = packages.length + products.length;
+  return assembled(
+    [...boughtColumns(packages), ...products.map((p) => ({ name: p.id, cost: 0 }))],
+    [
+      ...wantedRows(products, wanted).map((r) => ({
+        ...r,
+        coefficients: [...packages.map(() => 0), ...r.coefficients],
+      })),
+      ...products.map((p, j) => ({
+        name: '',
+        coefficients: filled(length, [
+          [packages.length + j, 1],
+          ...packagesOf(offered, p).map(([at, kg]): [number, number] => [at, -kg]),
+        ]),
+        high: 0,
+      })),
+    ],
+    kindRows(offered, length, (p) => packagesOf(offered, p)),
+  );
 }
 
 const distinct = (columns: readonly CatalogueColumn[]): readonly CatalogueColumn[] => [
   ...new Map(columns.map((c) => [c.id, c])).values(),
 ];
+const hasMost = ({ atMost = {} }: WantedOfAll): boolean => Object.values(atMost).some((kg) => kg !== undefined);
+
+type Parts = WholeOfAll['parts'];
+/** What of the packages that are bought is used: the least by worth that brings what is wanted. */
+function used(bought: readonly Omit<Parts[number], 'kg'>[], wanted: WantedOfAll, solver: LpSolver): Parts {
+  const products = bought.map((b) => b.product);
+  const held = bought.map((b) => b.bought.reduce((sum, p) => sum + p.count * p.kg, 0));
+  const found = solve(
+    {
+      goal: 'least',
+      columns: products.map((p, j) => ({ name: p.id, cost: p.pricePerKg, high: held[j] ?? 0 })),
+      rows: wantedRows(products, wanted),
+    },
+    solver,
+  );
+  return bought.map((b, j) => ({ ...b, kg: found.kind === 'optimal' ? (found.x[j] ?? 0) : (held[j] ?? 0) }));
+}
 
 /** The best recipe of some products and packages; undefined where they have none, or none was found in time. */
 function best(
-  products: readonly CatalogueColumn[],
-  packages: readonly CataloguePackage[],
-  wanted: WantedOfAll,
-  rules: Restricted,
+  offered: Offered,
   solver: LpSolver,
 ): (Pick<WholeOfAll, 'parts' | 'cost'> & { readonly exact: boolean }) | undefined {
-  const outcome = solve(model(products, packages, wanted, rules), solver, { seconds: SECONDS });
+  const { products, packages, wanted, rules } = offered;
+  const made = !rules.packages ? byTheKg(offered) : hasMost(wanted) ? bounded(offered) : covering(offered);
+  const outcome = solve(made, solver, { seconds: SECONDS });
   const found = outcome.kind === 'optimal' ? outcome : outcome.kind === 'stopped' ? outcome.best : undefined;
   if (!found) return undefined;
-  const parts = products.flatMap((product, j) => {
-    const kg = found.x[j] ?? 0;
-    const bought = packages.flatMap((p, i) => {
-      const count = p.product.id === product.id ? Math.round(found.x[products.length + i] ?? 0) : 0;
-      return count > 0 ? [{ kg: p.kg, price: p.price, count }] : [];
-    });
-    const cost = rules.packages ? bought.reduce((sum, b) => sum + b.count * b.price, 0) : kg * product.pricePerKg;
-    return kg > HAIR || cost > 0 ? [{ product, kg, cost, bought }] : [];
-  });
+  const parts = rules.packages
+    ? used(
+        products.flatMap((product) => {
+          const bought = packagesOf(offered, product).flatMap(([at, kg]) => {
+            const count = Math.round(found.x[at] ?? 0);
+            return count > 0 ? [{ kg, price: packages[at]?.price ?? 0, count }] : [];
+          });
+          const cost = bought.reduce((sum, b) => sum + b.count * b.price, 0);
+          return bought.length > 0 ? [{ product, cost, bought }] : [];
+        }),
+        wanted,
+        solver,
+      )
+    : products.flatMap((product, j) => {
+        const kg = found.x[j] ?? 0;
+        return kg > HAIR ? [{ product, kg, cost: kg * product.pricePerKg, bought: [] }] : [];
+      });
   return {
-    parts: parts.sort((a, b) => b.cost - a.cost),
+    parts: [...parts].sort((a, b) => b.cost - a.cost),
     cost: parts.reduce((sum, p) => sum + p.cost, 0),
     exact: outcome.kind === 'optimal',
   };
@@ -166,7 +243,7 @@ async function inPackages(
   more: MoreOfAll,
 ): Promise<WholeOfAll | undefined> {
   const solved = (packages: readonly CataloguePackage[]) =>
-    best(distinct(packages.map((p) => p.product)), packages, wanted, rules, solver);
+    best({ products: distinct(packages.map((p) => p.product)), packages, wanted, rules }, solver);
   const first = await more.packages(linear.prices, FIRST);
   let known = solved(first);
   let all = first;
@@ -208,7 +285,7 @@ async function ofFew(
   ];
   const likely: CatalogueColumn[] = [...linear.known];
   for (const question of questions) likely.push(...(await more.alone(question)));
-  const known = best(distinct(likely), [], wanted, rules, solver);
+  const known = best({ products: distinct(likely), packages: [], wanted, rules }, solver);
   if (!known) return undefined;
   const bound = linear.proven ? linear.cost : 0;
   return { parts: known.parts, cost: known.cost, bound, proven: bound >= known.cost - HAIR * (1 + known.cost) };

@@ -173,7 +173,7 @@ export function readPrices({ lines, known, today, importId, workspace }: PricesT
     const currency = changes.flatMap((c) => ('after' in c && c.after.price ? [c.after.price.currency] : []))[0];
     if (changes.every((c) => c.kind === 'same' || c.kind === 'refused')) continue;
     const as = { importId, workspace, row, key, currency };
-    staged.push(stagedLine({ ...record, offers } as ProductInput, as, { inStock: inStock ?? undefined, place }));
+    staged.push(stagedLine({ ...record, offers }, as, { inStock: inStock ?? undefined, place }));
   }
   return handedOver(staged, { rows: lines.length, good, problems });
 }

@@ -1,6 +1,7 @@
 import { defineConfig, type MikroORM } from '@mikro-orm/postgresql';
 import { Migrator, type Migration } from '@mikro-orm/migrations';
 import type { Type } from '@nestjs/common';
+import { KeptSearchEntity } from '../catalogue/keptSearch.store.js';
 import { JournalEntry } from '../book/journal.entity.js';
 import { ClaimEntity, ClaimStudy } from '../claims/claim.entity.js';
 import { BenchPlace } from '../ledgers/benchPlace.entity.js';
@@ -39,6 +40,7 @@ import { Migration0028Catalogue } from './migrations/Migration0028Catalogue.js';
 import { Migration0029Progress } from './migrations/Migration0029Progress.js';
 import { Migration0030Packages } from './migrations/Migration0030Packages.js';
 import { Migration0031Counts } from './migrations/Migration0031Counts.js';
+import { Migration0032Searches } from './migrations/Migration0032Searches.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -88,6 +90,7 @@ export const ENTITIES: Type<object>[] = [
   PourEntity,
   LoggerEntity,
   ShelfFilterEntity,
+  KeptSearchEntity,
   CropEntity,
   SeasonEntity,
   ProgrammeEntity,
@@ -127,6 +130,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0029Progress,
   Migration0030Packages,
   Migration0031Counts,
+  Migration0032Searches,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

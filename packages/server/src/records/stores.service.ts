@@ -1,6 +1,7 @@
 import { Injectable, type Type } from '@nestjs/common';
 import { ModuleRef } from '@nestjs/core';
 import { kindOf, RECORD_KINDS, type RecordKind, type Use } from '@wheat-ledger/contract';
+import { KeptSearchStore } from '../catalogue/keptSearch.store.js';
 import { StudyStore } from '../claims/study.store.js';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
@@ -48,6 +49,7 @@ export const STORES: Readonly<Record<RecordKind, Type<unknown>>> = {
   sheet: TrialSheetStore,
   movement: MovementStore,
   filter: ShelfFilterStore,
+  search: KeptSearchStore,
 };
 
 /** Every kind of record's store, for what concerns them all alike: routes, undo, export, import. */

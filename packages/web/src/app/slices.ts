@@ -8,13 +8,6 @@ export interface RuleSet {
   readonly rules: readonly RecipeRuleInput[];
 }
 
-/** A search of the catalogue that is kept: what was typed and chosen. */
-export interface KeptSearch {
-  readonly name: string;
-  readonly at: string;
-  readonly search: Readonly<Record<string, string | Readonly<Record<string, string>>>>;
-}
-
 export interface Settings {
   readonly massUnit: 'kg' | 'lb';
   /** Whether P and K are shown as oxides or as elements. */
@@ -44,8 +37,8 @@ export interface Settings {
   readonly scoops: string;
   /** Sets of rules for mixes. */
   readonly ruleSets: readonly RuleSet[];
-  /** Searches of the catalogue under a name, each with the moment it was last looked at. */
-  readonly searches: readonly KeptSearch[];
+  /** When each kept search of the catalogue was last looked at here, by its id. */
+  readonly searchesSeen: Readonly<Record<string, string>>;
   /** Who writes in the book, typed once in each browser. */
   readonly who: string;
   /** Whether dry roots are wetted before each feed, or fed with the water. */
@@ -72,7 +65,7 @@ const FIRST_SETTINGS: Settings = {
   localKm: 50,
   scoops: '60 mL; 250 mL; 1 L',
   wetFirst: false,
-  searches: [],
+  searchesSeen: {},
   ruleSets: [
     {
       name: 'acid-loving plants',

@@ -23,6 +23,7 @@ const FOUND = {
   trialSheets: 0,
   stockMovements: 0,
   shelfFilters: 0,
+  catalogueSearches: 0,
   crops: 0,
   seasons: 0,
   programmes: 0,

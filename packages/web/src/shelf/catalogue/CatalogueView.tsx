@@ -1,8 +1,9 @@
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { formulaText, PRODUCT_FORMS, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { MarginNote, MarginNotes } from '../../ui/MarginNotes';
 import { Empty, Failed, Loading, Sheet } from '../../ui/Sheet';
+import { useRested } from '../../ui/useRested';
 import { askedBy, isNoDay, isNoPercent, NO_SEARCH, type Search } from './asked';
 import {
   useCatalogueCountQuery,
@@ -13,6 +14,10 @@ import {
 } from '../../app/catalogueApi';
 import { KeptSearches } from './KeptSearches';
 import { CatalogueRows } from './CatalogueRows';
+
+const NONE: readonly string[] = [];
+/** Who sells what was found is counted once typing rests, ms. */
+const FACETS_REST_MS = 400;
 
 interface SearchPartProps {
   readonly search: Search;
@@ -177,7 +182,7 @@ function Conditions({ search, onChange }: SearchPartProps) {
 
 /** Who sells what was found; one click keeps to it. */
 function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }) {
-  const { data } = useCatalogueFacetsQuery(asked);
+  const { data } = useCatalogueFacetsQuery(useRested(asked, FACETS_REST_MS));
   const sellers = data?.['seller'] ?? [];
   return (
     <MarginNote title="Sellers">
@@ -206,10 +211,10 @@ function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }
 /** Every product of every list, ranked and searched. */
 export function CatalogueView() {
   const { data: lists, isLoading, error } = useCatalogueListsQuery();
-  const { data: currencies = [] } = useCatalogueCurrenciesQuery();
+  const { data: currencies = NONE } = useCatalogueCurrenciesQuery();
   const [search, setSearch] = useState(NO_SEARCH);
   const rested = useDeferredValue(search);
-  const asked = askedBy(rested, currencies[0] ?? '');
+  const asked = useMemo(() => askedBy(rested, currencies[0] ?? ''), [rested, currencies]);
   const none = lists?.length === 0;
   const { data: count } = useCatalogueCountQuery(asked, { skip: none });
   if (isLoading) return <Loading what="the lists" />;

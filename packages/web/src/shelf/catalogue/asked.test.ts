@@ -1,4 +1,4 @@
-import { askedBy, isNoPercent, NO_SEARCH } from './asked';
+import { askedBy, isNoDay, isNoPercent, keptOf, NO_SEARCH, searchOf } from './asked';
 
 test('words and a ranking ask for just that, in the money there is', () => {
   expect(askedBy({ ...NO_SEARCH, words: ' oak meal ' }, 'EUR')).toEqual({
@@ -29,4 +29,38 @@ test('percentages as people type them; nothing, zero and what is none ask nothin
 test('form, organic, seller and list go as they are', () => {
   const search = { ...NO_SEARCH, by: '' as const, form: 'meal', organic: 'yes', seller: 'Brindle', list: 'x' };
   expect(askedBy(search, '')).toEqual({ form: 'meal', organic: 'yes', seller: 'Brindle', list: 'x' });
+});
+
+test('in stock, where it is sold, its origin and the day of its price; a day that is none asks nothing', () => {
+  const search = { ...NO_SEARCH, by: '' as const, inStock: 'no', place: ' Larkmere ', origin: 'plant' };
+  expect(askedBy({ ...search, seenSince: '2026-03-01' }, '')).toEqual({
+    inStock: 'no',
+    place: 'Larkmere',
+    origin: 'plant',
+    seenSince: '2026-03-01',
+  });
+  expect(askedBy({ ...search, seenSince: 'soon' }, '')).not.toHaveProperty('seenSince');
+  expect([isNoDay('soon'), isNoDay(''), isNoDay('2026-03-01')]).toEqual([true, false, false]);
+});
+
+test('a search that is kept asks the same when it is opened again', () => {
+  const search = {
+    ...NO_SEARCH,
+    words: 'oak',
+    currency: 'GBP',
+    atLeast: { N: '5 %', K2O: '3,5', Mg: 'lots' },
+    form: 'meal',
+    organic: 'yes',
+    chloride: '0',
+    inStock: 'yes',
+    place: 'Larkmere',
+    seenSince: '2026-03-01',
+  };
+  const kept = keptOf(search);
+  expect(kept.atLeast).toEqual([
+    { nutrient: 'N', percent: 5 },
+    { nutrient: 'K2O', percent: 3.5 },
+  ]);
+  expect(askedBy(searchOf(kept), 'EUR')).toEqual(askedBy(search, 'EUR'));
+  expect(searchOf(keptOf(NO_SEARCH))).toEqual(NO_SEARCH);
 });

@@ -1,3 +1,4 @@
+import type { CatalogueSearchInput } from '@wheat-ledger/contract';
 import { parseDay, parseNumber, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import type { Asked } from '../../app/catalogueApi';
 
@@ -65,7 +66,7 @@ export function askedBy(search: Search, currency: string): Asked {
     return share === undefined || share === 0 ? [] : [`${n}:${Number(share.toFixed(4))}`];
   });
   const chloride = search.chloride.trim() === '' ? undefined : percent(search.chloride.trim());
-  const { form, organic, seller, list, inStock = '', origin = '', place = '', seenSince = '' } = search;
+  const { form, organic, seller, list, inStock, origin, place, seenSince } = search;
   const plain = { form, organic, seller, list, inStock, origin: origin.trim(), place: place.trim() };
   const since = day(seenSince);
   return {
@@ -75,5 +76,44 @@ export function askedBy(search: Search, currency: string): Asked {
     ...Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== '')),
     ...(chloride === undefined ? {} : { chloride: String(chloride) }),
     ...(since === undefined ? {} : { seenSince: since }),
+  };
+}
+
+/** A search as it is kept; what cannot be read is left out. @example keptOf({ ...NO_SEARCH, words: 'oak' }) // { words: 'oak', by: 'N', atLeast: [] } */
+export function keptOf(search: Search): CatalogueSearchInput {
+  const chloride = percent(search.chloride.trim());
+  const since = day(search.seenSince);
+  const plain = {
+    by: search.by,
+    currency: search.currency,
+    form: search.form,
+    organic: search.organic,
+    seller: search.seller,
+    list: search.list,
+    origin: search.origin.trim(),
+    place: search.place.trim(),
+    seenSince: since ?? '',
+  };
+  return {
+    words: search.words.trim().slice(0, 100),
+    ...Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== '')),
+    ...(search.inStock === '' ? {} : { inStock: search.inStock === 'yes' }),
+    ...(search.chloride.trim() === '' || chloride === undefined ? {} : { chloridePercent: chloride }),
+    atLeast: RANKED_NUTRIENTS.flatMap((nutrient) => {
+      const share = percent((search.atLeast[nutrient] ?? '').trim());
+      return share === undefined || share === 0 ? [] : [{ nutrient, percent: share }];
+    }),
+  };
+}
+
+/** A kept search as it is typed and chosen. */
+export function searchOf({ atLeast, chloridePercent, inStock, by, ...kept }: CatalogueSearchInput): Search {
+  return {
+    ...NO_SEARCH,
+    ...kept,
+    by: by ?? '',
+    atLeast: Object.fromEntries(atLeast.map(({ nutrient, percent: share }) => [nutrient, String(share)])),
+    chloride: chloridePercent === undefined ? '' : String(chloridePercent),
+    inStock: inStock === undefined ? '' : inStock ? 'yes' : 'no',
   };
 }
