@@ -16,7 +16,8 @@ const PATIENCE = 60_000;
 export interface Ledger {
   readonly address: string;
   readonly api: <T>(path: string, init?: RequestInit) => Promise<T>;
-  readonly child: ChildProcess;
+  /** Ends it in the middle of whatever it does. */
+  readonly kill: () => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -95,24 +96,33 @@ async function serve({ url, sample, port, scale }: ServeOptions): Promise<Served
   };
 }
 
-const ledgerAt = (address: string, child: ChildProcess, stop: () => Promise<void>): Ledger => ({
+/** Ends servers in the middle of whatever they do. */
+async function killed(children: readonly ChildProcess[]): Promise<void> {
+  const gone = children.map((child) => new Promise((done) => child.once('close', done)));
+  for (const child of children) child.kill('SIGKILL');
+  await Promise.all(gone);
+}
+const ledgerAt = (address: string, { kill, stop }: Pick<Ledger, 'kill' | 'stop'>): Ledger => ({
   address,
-  child,
   api: async <T>(path: string, init?: RequestInit) =>
     (await fetch(`${address}/api/v1/${path}`, init)).json() as Promise<T>,
+  kill,
   stop,
 });
 
 /** Two servers of one new database, started at once, behind a proxy that gives them turns. */
 export async function startTwo(options: ServeOptions): Promise<Ledger & { readonly servers: readonly Served[] }> {
   const servers = await Promise.all([serve(options), serve({ ...options, port: 0 })]);
-  const [first] = servers;
   const proxy = await startProxy(servers.map((s) => s.address));
   const stop = async (): Promise<void> => {
     await proxy.stop();
     await Promise.all(servers.map((s) => s.stop()));
   };
-  return { ...ledgerAt(proxy.address, first.child, stop), servers };
+  const kill = async (): Promise<void> => {
+    await killed(servers.map((s) => s.child));
+    await proxy.stop();
+  };
+  return { ...ledgerAt(proxy.address, { kill, stop }), servers };
 }
 
 /** The built program on a database of its own; with `E2E_TWO=1` two servers of it behind a proxy. */
@@ -121,7 +131,7 @@ export async function startLedger({ url = databaseUrl(), sample = true, port = 0
   const options = { url, sample, port, scale };
   if (process.env['E2E_TWO'] && port === 0) return startTwo(options);
   const { address, child, stop } = await serve(options);
-  return ledgerAt(address, child, stop);
+  return ledgerAt(address, { kill: () => killed([child]), stop });
 }
 
 /** Lays bags on the ledger's bench by their names, in that order, and nothing else. */

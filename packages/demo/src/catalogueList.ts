@@ -3,6 +3,19 @@ import { uniformDraws } from '@wheat-ledger/core';
 /** What the invented list is called, and whose it is. */
 export const CATALOGUE_LIST = { name: 'Three sellers, spring 2026', seller: '' } as const;
 
+/** A search of it that is kept. */
+export const KEPT_SEARCH = {
+  name: 'Organic N, little chloride',
+  search: {
+    words: '',
+    by: 'N',
+    currency: 'EUR',
+    atLeast: [{ nutrient: 'N', percent: 4 }],
+    organic: 'yes',
+    chloridePercent: 1,
+  },
+} as const;
+
 const SELLERS = ['Quernlow Stores', 'Hobbingate Supplies', 'Larkmere Feed'] as const;
 /** Kinds of goods at their best: N, P2O5, K2O, Mg, S and Cl in per cent, form, price of a kg, what they are made from, whether listed for organic use. */
 const GOODS: readonly (readonly [string, readonly number[], string, number, string, string])[] = [

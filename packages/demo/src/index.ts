@@ -4,7 +4,7 @@ export { PRICE_LIST_SELLER, priceListCsv } from './priceList.js';
 export { EARLIER_LABELS, PRODUCTS } from './products.js';
 export { JAR_TESTS, LOGS, PLOTS, SOIL_REPORTS, type NamedSoilReport } from './plots.js';
 export { STUDIES } from './studies.js';
-export { CATALOGUE_LIST, catalogueListCsv, cataloguePricesCsv } from './catalogueList.js';
+export { CATALOGUE_LIST, catalogueListCsv, cataloguePricesCsv, KEPT_SEARCH } from './catalogueList.js';
 export { type NamedTrial, TRIALS } from './trials.js';
 export { CROPS, type NamedProgramme, type NamedSeason, PROGRAMMES, SEASONS } from './seasons.js';
 export {

@@ -96,6 +96,25 @@ async function fullest(path: string): Promise<Tree> {
         inStock: false,
       },
     };
+  if (path === 'catalogue-searches')
+    return {
+      name: 'Strong',
+      search: {
+        words: 'meal',
+        by: 'N',
+        currency: 'EUR',
+        atLeast: [{ nutrient: 'N', percent: 5 }],
+        form: 'meal',
+        organic: 'yes',
+        seller: 'Brindle',
+        origin: 'animal',
+        place: 'Larkmere',
+        list: '00000000-0000-4000-8000-000000000009',
+        chloridePercent: 1,
+        inStock: true,
+        seenSince: '2026-03-01',
+      },
+    };
   const { items } = (await t.http.get(`/api/v1/${path}?limit=500`)).body as { items: readonly Tree[] };
   if (path === 'attachments') return attachment();
   const [most] = items.map(inputOf).sort((a, b) => placesOf(b).length - placesOf(a).length);

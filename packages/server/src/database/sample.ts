@@ -14,6 +14,7 @@ import {
   HOME_LEDGER,
   HeapInput,
   JarTestInput,
+  KeptSearchInput,
   MovementInput,
   PlotInput,
   ProductInput,
@@ -39,6 +40,7 @@ import {
   TRIALS,
   HEAPS,
   JAR_TESTS,
+  KEPT_SEARCH,
   LOGS,
   MOVEMENTS,
   PLOTS,
@@ -51,6 +53,7 @@ import {
 } from '@wheat-ledger/demo';
 import { CatalogueImports } from '../catalogue/catalogueImport.service.js';
 import { CatalogueRevisions } from '../catalogue/catalogueRevisions.js';
+import { KeptSearchStore } from '../catalogue/keptSearch.store.js';
 import { StudyStore } from '../claims/study.store.js';
 import { ClaimStore } from '../claims/claim.store.js';
 import { JarTestStore } from '../ground/jarTest.store.js';
@@ -194,6 +197,7 @@ async function loadList(app: INestApplicationContext): Promise<void> {
   });
   if (problems.length > 0) throw new Error(`The sample's list does not fit: ${problems[0]?.message}`);
   await app.get(CatalogueRevisions).take(importId, name, seller);
+  await app.get(KeptSearchStore).create(checked(KeptSearchInput, KEPT_SEARCH));
 }
 
 /** Trials with their sheets. */
