@@ -134,6 +134,20 @@ test('the next list is dearer in a fiftieth of it; taken back, the first stands 
   await page.close();
 });
 
+test('a target under Mix goes on to everything in the lists, and what is on the bench is compared under Price', async () => {
+  const page = await at.screen.open();
+  await page.goto(`${at.ledger.address}/mix/new`);
+  await fill(page, 'Target, N-P₂O₅-K₂O and more', '6-0-3');
+  await page.locator('::-p-text(The same nutrients from everything)').click();
+  await page.waitForFunction(() => location.pathname.endsWith('/shelf/cheapest'));
+  expect(await page.$eval('[aria-label="N at least, kg"]', (e) => (e as HTMLInputElement).value)).toBe('0.6');
+  expect(await page.$eval('[aria-label="K2O at least, kg"]', (e) => (e as HTMLInputElement).value)).toBe('0.3');
+  await expectText(page, '[data-testid=cheapest]', /nothing in it makes this cheaper/);
+  await page.goto(`${at.ledger.address}/price`);
+  await expectText(page, 'main', /Orchard compound 0002/);
+  await page.close();
+});
+
 test('a product of a list opens to its working and to what everything else would cost', async () => {
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/shelf/catalogue`);

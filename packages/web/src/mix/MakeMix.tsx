@@ -25,6 +25,7 @@ import type { ShelfProduct } from '../app/workspace';
 import { Empty, Remark } from '../ui/Sheet';
 import { aimUnit, AroundPart } from './AroundPart';
 import { CameAlong } from './CameAlong';
+import { FromLists } from './FromLists';
 import { MixtureSheet } from './MixtureSheet';
 import type { PartText, RecipeText } from './recipeText';
 import { partsOf, useBrief, useTarget } from './useTarget';
@@ -305,6 +306,7 @@ export function MakeMix({
           />
         )}
         <TaskNote task={task} what="the mix" />
+        {target && <FromLists target={target} batchKg={batchKg} />}
         {target && surrounds && (
           <AroundPart surrounds={surrounds} unit={unit} currency={currency} target={target} mix={recipe.mixture} />
         )}

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { formulaText, parseNumber, RANKED_NUTRIENTS, type RankedNutrient, type Restricted } from '@wheat-ledger/core';
 import { CHEAPEST, everything } from '../../ui/everything';
 import { FormPart } from '../../ui/EditForm';
@@ -24,6 +24,12 @@ function amountsOf(typed: Typed) {
     else wrong.push(n);
   }
   return { amounts, wrong };
+}
+
+/** What an address asks for; 10 kg of N and K2O where it asks for nothing. */
+function typedIn(query: URLSearchParams): Typed {
+  const asked = RANKED_NUTRIENTS.flatMap((n) => (query.has(n) ? [[n, query.get(n) ?? '']] : []));
+  return asked.length > 0 ? (Object.fromEntries(asked) as Typed) : { N: '10', K2O: '10' };
 }
 
 /** A number of products as typed; undefined where it is none. */
@@ -67,7 +73,8 @@ export function CheapestView() {
   const { data: currencies = [] } = useCatalogueCurrenciesQuery();
   const [chosen, setChosen] = useState('');
   const [organic, setOrganic] = useState(false);
-  const [least, setLeast] = useState<Typed>({ N: '10', K2O: '10' });
+  const [query] = useSearchParams();
+  const [least, setLeast] = useState(() => typedIn(query));
   const [most, setMost] = useState<Typed>({});
   const [packages, setPackages] = useState(false);
   const [few, setFew] = useState('');
