@@ -98,6 +98,26 @@ describe('whole packages', () => {
     );
   });
 
+  test('stopped by its time a look at more packages proves nothing, however good the first was', async () => {
+    const many = Array.from({ length: 90 }, (_, i) => listed(`m${i}`, 1 + i / 2000, { N: 0.3 }));
+    const question = { atLeast: { N: 1 } };
+    const linear = cheapest(await cheapestOfAll(question, solver, asking(many, 30)));
+    let solved = 0;
+    const impatient: LpSolver = {
+      solve: (problem, options) => {
+        const found = solver.solve(problem, options);
+        if (!problem.includes('General')) return found;
+        solved += 1;
+        return solved === 1 ? found : { ...found, Status: 'Time limit reached' };
+      },
+    };
+    const packages = many.map((p, i) => ({ product: p, kg: 4 + (i % 3), price: p.pricePerKg * (4 + (i % 3)) }));
+    const found = await wholeOfAll(question, linear, { packages: true }, impatient, packed(packages));
+    expect(solved).toBe(2);
+    expect([found!.proven, found!.bound]).toEqual([false, linear.cost]);
+    expect(found!.cost).toBeGreaterThan(linear.cost);
+  });
+
   test('two products at most cost the same as the best of every two', async () => {
     await fc.assert(
       fc.asyncProperty(anyBags, async (rows) => {

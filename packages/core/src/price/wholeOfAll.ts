@@ -230,65 +230,60 @@ function best(
   };
 }
 
+/** A recipe under rules that is asked for. */
+interface Question {
+  readonly wanted: WantedOfAll;
+  readonly linear: CheapestOfAll;
+  readonly rules: Restricted;
+  readonly solver: LpSolver;
+  readonly more: MoreOfAll;
+}
+type Known = Pick<WholeOfAll, 'parts' | 'cost'>;
+/** A recipe beside what none can go below; nothing is known of that where the recipe by the kg is not proven. */
+function told({ parts, cost }: Known, { linear }: Question, bound: number): WholeOfAll {
+  const below = linear.proven ? Math.max(linear.cost, bound) : 0;
+  return { parts, cost, bound: below, proven: below >= cost - HAIR * (1 + cost) };
+}
+
 /**
  * The cheapest recipe of a catalogue in whole packages: packages are taken in by what one of them costs beyond its worth at the prices of the recipe by
- * the kg. No recipe with a certain package in it costs less than the bound and that, so a package is left out only where the two come to more than the best recipe
- * that is known.
+ * the kg. No recipe with a certain package in it costs less than the recipe by the kg and that, so a package is left out only where the two come to more
+ * than the best recipe that is known.
  */
-async function inPackages(
-  wanted: WantedOfAll,
-  linear: CheapestOfAll,
-  rules: Restricted,
-  solver: LpSolver,
-  more: MoreOfAll,
-): Promise<WholeOfAll | undefined> {
-  const solved = (packages: readonly CataloguePackage[]) =>
-    best({ products: distinct(packages.map((p) => p.product)), packages, wanted, rules }, solver);
-  const first = await more.packages(linear.prices, FIRST);
-  let known = solved(first);
-  let all = first;
-  let complete = first.length < FIRST;
-  if (!complete && !(known && reaches(first, known.cost))) {
-    all = await more.packages(linear.prices, MOST, known && known.cost - linear.cost + HAIR);
-    complete = all.length < MOST;
-    const better = solved(all);
-    // Stopped by its time the second may be the worse one.
-    if (better && (!known || better.cost <= known.cost || better.exact)) known = better;
-  }
+async function inPackages(question: Question): Promise<WholeOfAll | undefined> {
+  const { wanted, linear, rules, solver, more } = question;
+  /** The best of the first so many packages, and what any with another package costs at least. */
+  const look = async (most: number, within?: number) => {
+    const packages = await more.packages(linear.prices, most, within);
+    const products = distinct(packages.map((p) => p.product));
+    const end = packages.length < most ? undefined : packages.at(-1);
+    return {
+      found: best({ products, packages, wanted, rules }, solver),
+      others: end ? linear.cost + Math.max(0, beyondWorth(end, linear.prices, wanted.held)) : Infinity,
+    };
+  };
+  const first = await look(FIRST);
+  const settled = first.found?.exact === true && first.others >= first.found.cost - HAIR;
+  const last = settled ? first : await look(MOST, first.found && first.found.cost - linear.cost + HAIR);
+  // Stopped by its time the second look may have come to less.
+  const [known] = [last.found, first.found].flatMap((f) => f ?? []).sort((a, b) => a.cost - b.cost);
   if (!known) return undefined;
-  function reaches(packages: readonly CataloguePackage[], cost: number): boolean {
-    return linear.cost + last(packages) >= cost - HAIR;
-  }
-  function last(packages: readonly CataloguePackage[]): number {
-    const end = packages.at(-1);
-    return end ? Math.max(0, beyondWorth(end, linear.prices, wanted.held)) : 0;
-  }
-  const beyond = complete ? Infinity : linear.cost + last(all);
-  const bound = linear.proven ? Math.max(linear.cost, known.exact ? Math.min(known.cost, beyond) : linear.cost) : 0;
-  return { parts: known.parts, cost: known.cost, bound, proven: bound >= known.cost - HAIR };
+  return told(known, question, last.found?.exact === true ? Math.min(known.cost, last.others) : 0);
 }
 
 /** With few products and any amount of each nothing can be left out by its price: the best of many likely ones, beside the bound. */
-async function ofFew(
-  wanted: WantedOfAll,
-  linear: CheapestOfAll,
-  rules: Restricted,
-  solver: LpSolver,
-  more: MoreOfAll,
-): Promise<WholeOfAll | undefined> {
+async function ofFew(question: Question): Promise<WholeOfAll | undefined> {
+  const { wanted, linear, rules, solver, more } = question;
   const nutrients = Object.keys(wanted.atLeast) as (keyof WantedOfAll['atLeast'])[];
-  const without = nutrients.length > 1 ? nutrients : [];
-  const questions = [
+  const brought = [
     wanted,
-    ...without.map((n) => ({ ...wanted, atLeast: { ...wanted.atLeast, [n]: 0 } })),
+    ...(nutrients.length > 1 ? nutrients : []).map((n) => ({ ...wanted, atLeast: { ...wanted.atLeast, [n]: 0 } })),
     ...(nutrients.length > 2 ? nutrients : []).map((n) => ({ ...wanted, atLeast: { [n]: wanted.atLeast[n] ?? 0 } })),
   ];
   const likely: CatalogueColumn[] = [...linear.known];
-  for (const question of questions) likely.push(...(await more.alone(question)));
+  for (const some of brought) likely.push(...(await more.alone(some)));
   const known = best({ products: distinct(likely), packages: [], wanted, rules }, solver);
-  if (!known) return undefined;
-  const bound = linear.proven ? linear.cost : 0;
-  return { parts: known.parts, cost: known.cost, bound, proven: bound >= known.cost - HAIR * (1 + known.cost) };
+  return known && told(known, question, 0);
 }
 
 /**
@@ -304,5 +299,6 @@ export function wholeOfAll(
   solver: LpSolver,
   more: MoreOfAll,
 ): Promise<WholeOfAll | undefined> {
-  return (rules.packages ? inPackages : ofFew)(wanted, linear, rules, solver, more);
+  const question = { wanted, linear, rules, solver, more };
+  return rules.packages ? inPackages(question) : ofFew(question);
 }

@@ -24,6 +24,7 @@ import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { useTask, type Job } from '../ui/useTask';
+import { WorthCells } from '../ui/WorthCells';
 import { WorthByLists } from '../ui/WorthByLists';
 import type { BagValue, PriceWorker } from '../workers/price.worker';
 import { PricePage } from './PricePages';
@@ -86,23 +87,11 @@ function Row({ product, value, currency }: { product: Product; value: Replacemen
         )}
       </th>
       <td className="num hidden sm:table-cell">{price && <FigureButton figure={price} />}</td>
-      {value.kind === 'none' ? (
-        <td colSpan={3} className="text-[0.9375rem] text-faint">
-          {NO_VALUE[value.why]}
-        </td>
-      ) : (
-        <>
-          <td className="num">
-            <FigureButton figure={value.value} />
-          </td>
-          <td className={`num ${value.premium.value.low > 0 ? 'text-beet' : ''}`}>
-            <FigureButton figure={value.premium} />
-          </td>
-          <td className="hidden text-[0.9375rem] sm:table-cell">
-            <InItsPlace value={value} />
-          </td>
-        </>
-      )}
+      <WorthCells
+        worth={value.kind === 'none' ? NO_VALUE[value.why] : value}
+        inItsPlace={value.kind === 'value' && <InItsPlace value={value} />}
+        wideOnly
+      />
     </tr>
   );
 }

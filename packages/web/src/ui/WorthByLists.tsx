@@ -1,10 +1,16 @@
 import { useMemo, useState } from 'react';
-import { catalogueFacts, formatTrimmed, formulaText, type Product, type RankedNutrient } from '@wheat-ledger/core';
-import type { ReplacementOfAll } from '@wheat-ledger/core';
+import {
+  catalogueFacts,
+  formatTrimmed,
+  formulaText,
+  type Product,
+  type RankedNutrient,
+  type ReplacementOfAll,
+} from '@wheat-ledger/core';
 import { everything, WORTH } from './everything';
-import { FigureButton } from './FigureButton';
 import { TaskNote } from './TaskNote';
 import { useTask } from './useTask';
+import { WorthCells } from './WorthCells';
 
 const WHY: Readonly<Record<Extract<ReplacementOfAll, { kind: 'none' }>['why'], string>> = {
   bringsNothing: 'brings none of these nutrients',
@@ -12,33 +18,16 @@ const WHY: Readonly<Record<Extract<ReplacementOfAll, { kind: 'none' }>['why'], s
   stopped: 'the search was stopped',
 };
 
-function Row({ name, value }: { name: string; value: ReplacementOfAll }) {
+function InItsPlace({ value }: { value: Extract<ReplacementOfAll, { kind: 'value' }> }) {
   return (
-    <tr data-testid="worth-by-lists">
-      <th scope="row">{name}</th>
-      {value.kind === 'none' ? (
-        <td colSpan={3} className="text-[0.9375rem] text-faint">
-          {WHY[value.why]}
-        </td>
-      ) : (
-        <>
-          <td className="num">
-            <FigureButton figure={value.value} />
-          </td>
-          <td className={`num ${value.premium.value.low > 0 ? 'text-beet' : ''}`}>
-            <FigureButton figure={value.premium} />
-          </td>
-          <td className="text-[0.9375rem]">
-            {value.bundle.map((p) => `${formatTrimmed(p.kg, 2)} kg ${p.product.name}`).join(' + ')}
-            {value.notReplaceable.length > 0 && (
-              <span className="block text-sm text-faint">
-                nothing else in the lists brings {value.notReplaceable.map(formulaText).join(', ')}
-              </span>
-            )}
-          </td>
-        </>
+    <>
+      {value.bundle.map((p) => `${formatTrimmed(p.kg, 2)} kg ${p.product.name}`).join(' + ')}
+      {value.notReplaceable.length > 0 && (
+        <span className="block text-sm text-faint">
+          nothing else in the lists brings {value.notReplaceable.map(formulaText).join(', ')}
+        </span>
       )}
-    </tr>
+    </>
   );
 }
 
@@ -99,7 +88,13 @@ export function WorthByLists({ products, currency, nutrients }: WorthByListsProp
             </thead>
             <tbody>
               {found.map(({ id, value }) => (
-                <Row key={id} name={products.find((p) => p.id === id)?.name ?? ''} value={value} />
+                <tr key={id} data-testid="worth-by-lists">
+                  <th scope="row">{products.find((p) => p.id === id)?.name}</th>
+                  <WorthCells
+                    worth={value.kind === 'none' ? WHY[value.why] : value}
+                    inItsPlace={value.kind === 'value' && <InItsPlace value={value} />}
+                  />
+                </tr>
               ))}
             </tbody>
           </table>
