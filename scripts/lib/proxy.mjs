@@ -16,18 +16,26 @@ export function startProxy(addresses, port = 0) {
         method: incoming.method,
         path: incoming.url,
         // The page's own Host goes on as it is: the servers answer only to pages of the address they are reached at.
-        headers: incoming.headers,
+        headers: { ...incoming.headers, connection: 'close' },
+        // A connection of its own for each: one that is kept may be closed by the server at the moment it is used again.
+        agent: false,
       },
       (answer) => {
-        outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+        const headers = { ...answer.headers };
+        // How a connection is kept is a matter of each of the two.
+        for (const own of ['connection', 'keep-alive']) delete headers[own];
+        outgoing.writeHead(answer.statusCode ?? 502, headers);
         answer.pipe(outgoing);
+        // What breaks off half way is broken off, not left waiting.
+        answer.once('error', () => outgoing.destroy());
       },
     );
     onward.on('error', (error) => {
       // A server that is not there has taken nothing: another may. What broke off half way is not sent twice.
       if (error.code === 'ECONNREFUSED' && tries > 1 && incoming.readableFlowing !== true)
         return send(incoming, outgoing, tries - 1);
-      if (!outgoing.headersSent) outgoing.writeHead(502, { 'content-type': 'text/plain' });
+      if (outgoing.headersSent) return outgoing.destroy();
+      outgoing.writeHead(502, { 'content-type': 'text/plain' });
       outgoing.end('No server answers.');
     });
     outgoing.once('close', () => onward.destroy());

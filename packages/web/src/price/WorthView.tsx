@@ -288,7 +288,14 @@ function Worth() {
       <ReplacementTable products={compared} values={values} currency={currency} />
       <TaskNote task={task} what="the replacement values" />
       <Unpriced products={unpriced} currency={currency} />
-      {currencies.includes(currency) && <WorthByLists products={compared} currency={currency} nutrients={ranked} />}
+      {currencies.includes(currency) && (
+        <WorthByLists
+          title="By everything in sellers’ lists"
+          products={compared}
+          currency={currency}
+          nutrients={ranked}
+        />
+      )}
       <Residuals products={compared} shelf={all} currency={currency} nutrients={counted} />
       <MarginNotes>
         <MarginNote title="In a sentence">

@@ -21,7 +21,7 @@ const WHY: Readonly<Record<Extract<ReplacementOfAll, { kind: 'none' }>['why'], s
 function InItsPlace({ value }: { value: Extract<ReplacementOfAll, { kind: 'value' }> }) {
   return (
     <>
-      {value.bundle.map((p) => `${formatTrimmed(p.kg, 2)} kg ${p.product.name}`).join(' + ')}
+      {value.bundle.map((p) => `${formatTrimmed(p.kg, 3)} kg ${p.product.name}`).join(' + ')}
       {value.notReplaceable.length > 0 && (
         <span className="block text-sm text-faint">
           nothing else in the lists brings {value.notReplaceable.map(formulaText).join(', ')}
@@ -32,12 +32,13 @@ function InItsPlace({ value }: { value: Extract<ReplacementOfAll, { kind: 'value
 }
 
 interface WorthByListsProps {
+  readonly title: string;
   readonly products: readonly Product[];
   readonly currency: string;
   readonly nutrients: readonly RankedNutrient[];
 }
 /** What products are worth by the cheapest of everything in sellers' lists that brings the same; worked out when it is asked for. */
-export function WorthByLists({ products, currency, nutrients }: WorthByListsProps) {
+export function WorthByLists({ title, products, currency, nutrients }: WorthByListsProps) {
   const [wanted, setWanted] = useState(false);
   const question = useMemo(
     () =>
@@ -60,7 +61,7 @@ export function WorthByLists({ products, currency, nutrients }: WorthByListsProp
   const found = task.latest ?? [];
   return (
     <section className="mt-8">
-      <h2 className="mb-2 text-xl">By everything in sellers’ lists</h2>
+      <h2 className="mb-2 text-xl">{title}</h2>
       {!wanted && (
         <button type="button" className="action no-print" onClick={() => setWanted(true)}>
           Work it out

@@ -136,7 +136,14 @@ function Listed({ found }: { found: CatalogueRecord }) {
           <NutrientTable product={product} currency={currency ?? undefined} />
         </div>
       </div>
-      {currency !== null && <WorthByLists products={alone} currency={currency} nutrients={RANKED_NUTRIENTS} />}
+      {currency !== null && (
+        <WorthByLists
+          title="What else would bring the same"
+          products={alone}
+          currency={currency}
+          nutrients={RANKED_NUTRIENTS}
+        />
+      )}
       <MarginNotes>
         <Source found={found} />
       </MarginNotes>
