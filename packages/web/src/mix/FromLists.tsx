@@ -17,9 +17,9 @@ export function askedOfLists({ kind, parts }: BlendTarget, batchKg: number): str
 }
 
 /** From the bags at hand to everything that could be bought. */
-export function FromLists({ target, batchKg }: { target: BlendTarget; batchKg: number }) {
+export function FromLists({ target, batchKg }: { target: BlendTarget | undefined; batchKg: number }) {
   const { data: currencies = [] } = useCatalogueCurrenciesQuery();
-  const asked = askedOfLists(target, batchKg);
+  const asked = target && askedOfLists(target, batchKg);
   if (currencies.length === 0 || asked === undefined) return null;
   return (
     <p className="no-print mt-3">

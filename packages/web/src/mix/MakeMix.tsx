@@ -306,7 +306,7 @@ export function MakeMix({
           />
         )}
         <TaskNote task={task} what="the mix" />
-        {target && <FromLists target={target} batchKg={batchKg} />}
+        <FromLists target={target} batchKg={batchKg} />
         {target && surrounds && (
           <AroundPart surrounds={surrounds} unit={unit} currency={currency} target={target} mix={recipe.mixture} />
         )}
