@@ -138,7 +138,8 @@ test('a target under Mix goes on to everything in the lists, and what is on the 
   const page = await at.screen.open();
   await page.goto(`${at.ledger.address}/mix/new`);
   await fill(page, 'Target, N-P₂O₅-K₂O and more', '6-0-3');
-  await page.locator('::-p-text(The same nutrients from everything)').click();
+  const link = await page.waitForSelector('main a[href*="/shelf/cheapest?"]');
+  await link?.evaluate((a) => (a as HTMLElement).click());
   await page.waitForFunction(() => location.pathname.endsWith('/shelf/cheapest'));
   expect(await page.$eval('[aria-label="N at least, kg"]', (e) => (e as HTMLInputElement).value)).toBe('0.6');
   expect(await page.$eval('[aria-label="K2O at least, kg"]', (e) => (e as HTMLInputElement).value)).toBe('0.3');
