@@ -18,12 +18,13 @@ import {
   columnOf,
   conditions,
   joined,
-  SEEN,
+  seenBy,
   SHARED_LISTS,
   SHOWN,
   shown,
   type Fractions,
   type Row,
+  type Where,
 } from './catalogueRows.js';
 import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
@@ -65,9 +66,13 @@ export class CatalogueStore {
     private readonly scope: WorkspaceScope,
   ) {}
 
-  /** Whose lists are seen, as the parts of what is seen ask for them. */
+  /** Whose lists are seen. */
   private get seen(): readonly [string, string] {
     return [this.scope.id, SHARED_LISTS];
+  }
+  /** Products that meet some conditions, as something to select from. @param columns what is told of each */
+  private found(columns: string, where: Where, end?: string): Where {
+    return seenBy(this.scope.id, { sql: `${columns} from catalogue_product p`, values: [] }, where, end);
   }
 
   /** A page, ranked by what a kg of a nutrient costs, or by name. @throws ProblemException 400 for a place that cannot be read */
@@ -79,11 +84,9 @@ export class CatalogueStore {
       const [at, id] = decoded(query.after, query.by !== undefined);
       all.push({ sql: `(${key}, id) > (?, ?)`, values: [at, id] });
     }
-    const { sql, values } = joined(all);
-    const rows = await this.em.execute<(Row & Fractions)[]>(
-      `select ${SHOWN}, ${key} as at from ${SEEN} where ${sql} order by ${key}, id limit ${size + 1}`,
-      [...this.seen, ...values],
-    );
+    const end = (by: string): string => `order by ${by}, id limit ${size + 1}`;
+    const { sql, values } = this.found(`${SHOWN}, ${key} as at`, joined(all), end(key));
+    const rows = await this.em.execute<(Row & Fractions)[]>(`select * from ${sql} as seen ${end('at')}`, [...values]);
     const items = rows.slice(0, size);
     const last = items.at(-1);
     return {
@@ -94,36 +97,35 @@ export class CatalogueStore {
 
   /** How many of the products that fit are new, dearer, cheaper and so on since a moment; what is gone fits nothing. */
   async since({ since, ...query }: CatalogueSinceQuery): Promise<CatalogueDifferences> {
-    const { sql, values } = joined(conditions(query));
+    const { sql, values } = this.found('key, list_id', joined(conditions(query)));
     const rows = await this.em.execute<{ kind: string; count: number }[]>(
       `select c.kind, count(*)::int as count
        from (select * from catalogue_change where workspace_id in (?, ?) and at > ?::timestamptz) c
-       join (select key, list_id from ${SEEN} where ${sql}) p on p.key = c.key and p.list_id = c.list_id
+       join ${sql} p on p.key = c.key and p.list_id = c.list_id
        group by c.kind`,
-      [...this.seen, since, ...this.seen, ...values],
+      [...this.seen, since, ...values],
     );
     return asDifferences(rows);
   }
 
   /** How many there are, no further than is worth it. */
   async count(query: CatalogueQuery): Promise<CatalogueCount> {
-    const { sql, values } = joined(conditions(query));
-    const [{ count }] = await this.em.execute<[{ count: string }]>(
-      `select count(*) as count from (select 1 from ${SEEN} where ${sql} limit ${MOST_COUNTED + 1}) as found`,
-      [...this.seen, ...values],
-    );
+    const { sql, values } = this.found('1', joined(conditions(query)), `limit ${MOST_COUNTED + 1}`);
+    const [{ count }] = await this.em.execute<[{ count: string }]>(`select count(*) as count from ${sql} as seen`, [
+      ...values,
+    ]);
     return { count: Math.min(MOST_COUNTED, Number(count)), more: Number(count) > MOST_COUNTED };
   }
 
   /** What else could be asked, with how many there are of it among the first twenty thousand. */
   async facets(query: CatalogueQuery): Promise<Readonly<Record<string, readonly { value: string; count: number }[]>>> {
-    const { sql, values } = joined(conditions(query));
+    const { sql, values } = this.found('form, organic, seller', joined(conditions(query)), `limit ${MOST_FACETED}`);
     const of = (column: string): string =>
       `(select '${column}' as facet, ${column} as value, count(*)::int as count from found group by ${column} order by count(*) desc, ${column} limit ${MOST_FACETS})`;
     const facets = ['form', 'organic', 'seller'];
     const rows = await this.em.execute<{ facet: string; value: string; count: number }[]>(
-      `with found as materialized (select form, organic, seller from ${SEEN} where ${sql} limit ${MOST_FACETED}) ${facets.map(of).join(' union all ')}`,
-      [...this.seen, ...values],
+      `with found as materialized (select * from ${sql} as seen) ${facets.map(of).join(' union all ')}`,
+      [...values],
     );
     return Object.fromEntries(
       facets.map((f) => [f, rows.filter((r) => r.facet === f).map(({ value, count }) => ({ value, count }))]),
@@ -136,9 +138,9 @@ export class CatalogueStore {
       `select ${SHOWN.split(', ')
         .map((c) => `p.${c}`)
         .join(', ')}, p.row, p.place, r.record, l.name as list, l.workspace_id
-       from ${SEEN} join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id
+       from catalogue_product p join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id
        join catalogue_list l on l.id = p.list_id and l.workspace_id = p.workspace_id
-       where p.id = ?`,
+       where p.workspace_id in (?, ?) and p.id = ?`,
       [...this.seen, id],
     );
     if (!row) throw notFound('product of a list');

@@ -13,12 +13,12 @@ import {
   columnOf,
   conditions,
   joined,
-  SEEN,
-  SHARED_LISTS,
+  seenBy,
   SHOWN,
   shown,
   type Fractions,
   type Row,
+  type Where,
 } from './catalogueRows.js';
 
 /** Products that are told at once while a recipe is made. */
@@ -55,28 +55,31 @@ export class CatalogueRecipes {
   ) {}
 
   /** The products that cost least beyond what they are worth to a recipe, of everything there is. */
-  async priced(query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
+  priced(query: CataloguePricedQuery): Promise<readonly CatalogueProduct[]> {
     const worth = worthOf(query);
-    const where = joined([...conditions(query), PRICED]);
-    const rows = await this.em.execute<(Row & Fractions)[]>(
-      `select ${SHOWN}, price_per_kg - ${worth.sql} as at from ${SEEN} where ${where.sql} order by at, id limit ${MOST_PRICED}`,
-      [...worth.values, this.scope.id, SHARED_LISTS, ...where.values],
-    );
-    return rows.map((row) => shown(row, undefined));
+    return this.cheapest({ sql: `price_per_kg - ${worth.sql}`, values: worth.values }, [...conditions(query), PRICED]);
   }
 
   /** The packages that cost least beyond what is worth in them. */
   async packages(query: CataloguePackagedQuery): Promise<readonly CataloguePackaged[]> {
     const worth = worthOf(query);
-    const where = joined([...conditions(query), PRICED]);
-    const within = query.within === undefined ? [] : [query.within];
+    const beyond = `pack_price - pack_kg * greatest(0, ${worth.sql})`;
+    const within =
+      query.within === undefined ? [] : [{ sql: `${beyond} <= ?`, values: [...worth.values, query.within] }];
+    const end = `order by at, id, pack_kg limit ${query.most}`;
+    const { sql, values } = seenBy(
+      this.scope.id,
+      {
+        sql: `${SHOWN}, pack_kg, pack_price, ${beyond} as at
+              from catalogue_product p, unnest(p.package_kg, p.package_price) as pack (pack_kg, pack_price)`,
+        values: worth.values,
+      },
+      joined([...conditions(query), PRICED, ...within]),
+      end,
+    );
     const rows = await this.em.execute<(Row & Fractions & { readonly pack_kg: number; readonly pack_price: number })[]>(
-      `select * from (
-         select ${SHOWN}, pack_kg, pack_price, pack_price - pack_kg * greatest(0, ${worth.sql}) as at
-         from ${SEEN}, unnest(p.package_kg, p.package_price) as pack (pack_kg, pack_price)
-         where ${where.sql}) as found
-       ${within.length > 0 ? 'where at <= ?' : ''} order by at, id, pack_kg limit ?`,
-      [...worth.values, this.scope.id, SHARED_LISTS, ...where.values, ...within, query.most],
+      `select * from ${sql} as seen ${end}`,
+      [...values],
     );
     return rows.map((row) => ({ product: shown(row, undefined), kg: row.pack_kg, price: row.pack_price }));
   }
@@ -87,15 +90,18 @@ export class CatalogueRecipes {
     if (wanted.length === 0) return [];
     const shares = wanted.map((w) => held(w.nutrient, query.held ?? 'low'));
     const needed = shares.map((share) => `?::double precision / nullif(${share}, 0)`);
-    const where = joined([
-      ...conditions(query),
-      PRICED,
-      ...shares.map((share) => ({ sql: `${share} > 0`, values: [] })),
-    ]);
-    const rows = await this.em.execute<(Row & Fractions)[]>(
-      `select ${SHOWN}, price_per_kg * greatest(${needed.join(', ')}) as at from ${SEEN} where ${where.sql} order by at, id limit ${MOST_PRICED}`,
-      [...wanted.map((w) => w.amount), this.scope.id, SHARED_LISTS, ...where.values],
+    return this.cheapest(
+      { sql: `price_per_kg * greatest(${needed.join(', ')})`, values: wanted.map((w) => w.amount) },
+      [...conditions(query), PRICED, ...shares.map((share) => ({ sql: `${share} > 0`, values: [] }))],
     );
+  }
+
+  /** The products of which a sum of money is the least. */
+  private async cheapest(sum: Where, where: readonly Where[]): Promise<readonly CatalogueProduct[]> {
+    const end = `order by at, id limit ${MOST_PRICED}`;
+    const select = { sql: `${SHOWN}, ${sum.sql} as at from catalogue_product p`, values: sum.values };
+    const { sql, values } = seenBy(this.scope.id, select, joined(where), end);
+    const rows = await this.em.execute<(Row & Fractions)[]>(`select * from ${sql} as seen ${end}`, [...values]);
     return rows.map((row) => shown(row, undefined));
   }
 }

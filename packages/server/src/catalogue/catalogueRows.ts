@@ -4,9 +4,6 @@ import { RANKED_NUTRIENTS, type FractionBounds, type RankedNutrient } from '@whe
 /** Whose the lists of the whole installation are: read in every ledger, changed in none. */
 export const SHARED_LISTS = '00000000-0000-4000-8000-0000000000ff';
 
-/** The products a ledger sees: those of its own lists and those of the whole installation. In two parts, so that each comes from its index in order. */
-export const SEEN = `(select * from catalogue_product where workspace_id = ? union all select * from catalogue_product where workspace_id = ?) as p`;
-
 /** A nutrient as columns call it. */
 export const columnOf = (nutrient: RankedNutrient): string => nutrient.toLowerCase();
 const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${columnOf(n)}_low`, `${columnOf(n)}_high`]);
@@ -69,6 +66,18 @@ export const joined = (all: readonly Where[]): Where => ({
   sql: all.map((w) => w.sql).join(' and ') || 'true',
   values: all.flatMap((w) => w.values),
 });
+
+/**
+ * The products a ledger sees that meet some conditions: those of its own lists and those of the whole installation. In two parts, each ended by itself,
+ * so that each comes from its own index in order and no more of it than is needed.
+ * @param select what is told of each, with what stands for its question marks
+ * @param end how each part is ended: its order and its most
+ */
+export function seenBy(ledger: string, select: Where, where: Where, end = ''): Where {
+  const part = `(select ${select.sql} where p.workspace_id = ? and ${where.sql} ${end})`;
+  const values = (of: string): readonly unknown[] => [...select.values, of, ...where.values];
+  return { sql: `(${part} union all ${part})`, values: [...values(ledger), ...values(SHARED_LISTS)] };
+}
 
 /** A row as the page shows it. */
 export function shown(row: Row & Fractions, by: RankedNutrient | undefined): CatalogueProduct {
