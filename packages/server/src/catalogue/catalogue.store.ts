@@ -151,13 +151,7 @@ export class CatalogueStore {
   /** Currencies there are prices in, by the alphabet. */
   async currencies(): Promise<readonly string[]> {
     const rows = await this.em.execute<{ currency: string }[]>(
-      `select distinct found.currency from (values (?::uuid), (?::uuid)) as whose (id), lateral (
-         with recursive each as (
-           (select currency from catalogue_product where workspace_id = whose.id and currency is not null order by currency limit 1)
-           union all
-           select (select p.currency from catalogue_product p where p.workspace_id = whose.id and p.currency > each.currency order by p.currency limit 1)
-           from each where each.currency is not null)
-         select currency from each where currency is not null) as found order by 1`,
+      'select distinct unnest(currencies) as currency from catalogue_list where workspace_id in (?, ?) order by 1',
       [...this.seen],
     );
     return rows.map((r) => r.currency);

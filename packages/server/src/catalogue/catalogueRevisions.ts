@@ -217,8 +217,9 @@ export class CatalogueRevisions {
 
   private async counted(run: Run, list: string, revision: number, ledger: string): Promise<void> {
     await run(
-      `update catalogue_list set revision = ?, taken_at = now(),
-         products = (select count(*) from catalogue_product where workspace_id = ? and list_id = ?)
+      `update catalogue_list set revision = ?, taken_at = now(), products = found.products, currencies = found.currencies
+       from (select count(*) as products, coalesce(array_agg(distinct currency) filter (where currency is not null), '{}') as currencies
+             from catalogue_product where workspace_id = ? and list_id = ?) as found
        where workspace_id = ? and id = ?`,
       [revision, ledger, list, ledger, list],
     );

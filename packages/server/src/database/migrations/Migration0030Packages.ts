@@ -4,13 +4,17 @@ import { catalogueFacts } from '@wheat-ledger/core';
 
 const BATCH = 1000;
 
-/** What is on sale of each product of a list: whole packages, where it is sold, and the row it came with. */
+/** What is on sale of each product of a list: whole packages, where it is sold, and the row it came with; and the currencies of each list. */
 export class Migration0030Packages extends Migration {
   override async up(): Promise<void> {
     const columns = `add column package_kg double precision[] not null default '{}',
       add column package_price double precision[] not null default '{}',
       add column place text not null default ''`;
     await this.execute(`alter table catalogue_product ${columns}, add column row integer`);
+    await this.execute(`alter table catalogue_list add column currencies text[] not null default '{}'`);
+    await this
+      .execute(`update catalogue_list l set currencies = array(select distinct p.currency from catalogue_product p
+      where p.workspace_id = l.workspace_id and p.list_id = l.id and p.currency is not null)`);
     await this.execute('delete from catalogue_staging');
     await this.execute(`alter table catalogue_staging ${columns}`);
     await this.fill();
@@ -42,6 +46,7 @@ export class Migration0030Packages extends Migration {
 
   override async down(): Promise<void> {
     const columns = 'drop column package_kg, drop column package_price, drop column place';
+    this.addSql('alter table catalogue_list drop column currencies');
     this.addSql(`alter table catalogue_product ${columns}, drop column row`);
     this.addSql(`alter table catalogue_staging ${columns}`);
   }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import type { CatalogueProduct } from '@wheat-ledger/contract';
@@ -6,7 +6,7 @@ import { formatTrimmed, formulaText, RANKED_NUTRIENTS, type RankedNutrient } fro
 import { Failed } from '../../ui/Sheet';
 import { useInPage } from '../../ui/useInPage';
 import { useCataloguePageQuery, type Asked } from '../../app/catalogueApi';
-import { usePin } from './usePin';
+import { usePin, type Pinning } from './usePin';
 
 const PAGE = 50;
 const ROW = 52;
@@ -64,12 +64,16 @@ function CostCell({ product, by, bestHigh, widest, first }: RankedBy & { product
   );
 }
 
-function ProductRow({ product, first, ...ranked }: RankedBy & { product: CatalogueProduct; first: boolean }) {
-  const { pin, busy, full } = usePin();
+interface ProductRowProps extends RankedBy {
+  readonly product: CatalogueProduct;
+  readonly first: boolean;
+  readonly pinning: Pinning;
+}
+function ProductRow({ product, first, pinning: { pin, busy, full }, ...ranked }: ProductRowProps) {
   return (
     <li
       className="flex items-center gap-3 border-b border-rule"
-      style={{ height: ROW }}
+      style={{ height: ROW, contentVisibility: 'auto', containIntrinsicSize: `auto ${ROW}px` }}
       data-testid="catalogue-product"
     >
       <span className="min-w-0 flex-1 leading-tight">
@@ -97,6 +101,7 @@ interface PageRowsProps extends RankedBy {
   readonly asked: Asked;
   readonly nth: number;
   readonly onNext: (nth: number, next: string | null) => void;
+  readonly pinning: Pinning;
 }
 /** One page of the list; while it is on its way its room stands empty. */
 function PageRows({ asked, nth, onNext, ...ranked }: PageRowsProps) {
@@ -109,18 +114,38 @@ function PageRows({ asked, nth, onNext, ...ranked }: PageRowsProps) {
   return (
     <ul>
       {currentData?.items.map((product, i) => (
-        <ProductRow key={product.id} product={product} first={nth === 0 && i === 0} {...ranked} />
+        // By their place: while somebody types, words change and rows stay.
+        <ProductRow key={i} product={product} first={nth === 0 && i === 0} {...ranked} />
       ))}
     </ul>
   );
 }
 
+/** Where each page begins; the first has no place. */
+type Places = readonly (string | undefined)[];
+const FIRST_PAGE: Places = [undefined];
+
+/** The pages of what is asked, as far as they were read; another question begins again. */
+function usePlaces(asked: Asked): readonly [Places, PageRowsProps['onNext']] {
+  const [walked, setWalked] = useState({ asked, places: FIRST_PAGE });
+  const onNext = useCallback(
+    (nth: number, next: string | null): void =>
+      setWalked((before) => {
+        const places = before.asked === asked ? before.places : FIRST_PAGE;
+        return next !== null && places.length === nth + 1 ? { asked, places: [...places, next] } : before;
+      }),
+    [asked],
+  );
+  return [walked.asked === asked ? walked.places : FIRST_PAGE, onNext];
+}
+
 /** Everything that was found, page by page: only those near the view are held and in the page. */
-export function CatalogueRows({ asked, by }: { asked: Asked; by: RankedNutrient | '' }) {
+export const CatalogueRows = memo(function CatalogueRows({ asked }: { asked: Asked }) {
+  const by = RANKED_NUTRIENTS.find((n) => n === asked['by']) ?? '';
   const list = useRef<HTMLDivElement>(null);
   const place = useInPage(list);
-  // Where each page begins; the first has no place.
-  const [places, setPlaces] = useState<readonly (string | undefined)[]>([undefined]);
+  const pinning = usePin();
+  const [places, onNext] = usePlaces(asked);
   const { data: first } = useCataloguePageQuery(asked);
   const virtual = useVirtualizer({
     count: places.length,
@@ -130,11 +155,6 @@ export function CatalogueRows({ asked, by }: { asked: Asked; by: RankedNutrient 
     overscan: 1,
     scrollMargin: place?.margin ?? 0,
   });
-  const [onNext] = useState(
-    () =>
-      (nth: number, next: string | null): void =>
-        setPlaces((before) => (next !== null && before.length === nth + 1 ? [...before, next] : before)),
-  );
   const bestHigh = first?.items[0]?.cost?.high ?? undefined;
   const widest = 1.2 * Math.max(1e-9, ...(first?.items ?? []).map((p) => p.cost?.high ?? p.cost?.mid ?? 0));
   return (
@@ -153,6 +173,7 @@ export function CatalogueRows({ asked, by }: { asked: Asked; by: RankedNutrient 
               asked={after === undefined ? asked : { ...asked, after }}
               nth={index}
               onNext={onNext}
+              pinning={pinning}
               by={by}
               bestHigh={bestHigh}
               widest={widest}
@@ -162,4 +183,4 @@ export function CatalogueRows({ asked, by }: { asked: Asked; by: RankedNutrient 
       })}
     </div>
   );
-}
+});

@@ -10,6 +10,7 @@ import {
   useCatalogueCurrenciesQuery,
   useCatalogueFacetsQuery,
   useCatalogueListsQuery,
+  useCataloguePageQuery,
   type Asked,
 } from '../../app/catalogueApi';
 import { KeptSearches } from './KeptSearches';
@@ -208,6 +209,14 @@ function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }
   );
 }
 
+/** What was asked last of what has an answer: until the next one is there, the last one stands. */
+function useAnswered(asked: Asked): Asked {
+  const { currentData, error } = useCataloguePageQuery(asked);
+  const [answered, setAnswered] = useState(asked);
+  if ((currentData !== undefined || error !== undefined) && answered !== asked) setAnswered(asked);
+  return answered;
+}
+
 /** Every product of every list, ranked and searched. */
 export function CatalogueView() {
   const { data: lists, isLoading, error } = useCatalogueListsQuery();
@@ -216,6 +225,7 @@ export function CatalogueView() {
   const rested = useDeferredValue(search);
   const asked = useMemo(() => askedBy(rested, currencies[0] ?? ''), [rested, currencies]);
   const none = lists?.length === 0;
+  const shown = useAnswered(asked);
   const { data: count } = useCatalogueCountQuery(asked, { skip: none });
   if (isLoading) return <Loading what="the lists" />;
   return (
@@ -257,7 +267,7 @@ export function CatalogueView() {
               : `${count.more ? `More than ${count.count}` : count.count} ${count.count === 1 && !count.more ? 'product' : 'products'} ${asked['by'] ? 'with a price and that nutrient' : 'found'}`}
           </p>
           {count?.count === 0 && <Empty>Nothing fits. Take a condition out.</Empty>}
-          <CatalogueRows key={JSON.stringify(asked)} asked={asked} by={asked['by'] ? rested.by : ''} />
+          <CatalogueRows asked={shown} />
         </>
       )}
       <MarginNotes>

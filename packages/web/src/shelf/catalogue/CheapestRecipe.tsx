@@ -12,7 +12,7 @@ import {
 import { FigureButton } from '../../ui/FigureButton';
 import { Remark } from '../../ui/Sheet';
 import type { AllAnswer } from '../../workers/catalogue.worker';
-import { usePin } from './usePin';
+import { usePin, type Pinning } from './usePin';
 
 type Part = PartOfAll & { readonly cost: number };
 
@@ -20,8 +20,7 @@ const packageWords = ({ bought = [] }: Part): string =>
   bought.map(({ count, kg }) => `${count} × ${formatTrimmed(kg, 4)} kg`).join(' + ');
 
 /** Puts all of a recipe on the shelf and the bench, where it can be mixed under every rule. */
-function AllToBench({ parts }: { parts: readonly Part[] }) {
-  const { pin, busy, full } = usePin();
+function AllToBench({ parts, pinning: { pin, busy, full } }: { parts: readonly Part[]; pinning: Pinning }) {
   const all = async (): Promise<void> => {
     for (const { product } of parts) await pin(product, true);
   };
@@ -32,8 +31,7 @@ function AllToBench({ parts }: { parts: readonly Part[] }) {
   );
 }
 
-function PartRow({ part, whole }: { part: Part; whole: boolean }) {
-  const { pin, busy } = usePin();
+function PartRow({ part, whole, pinning: { pin, busy } }: { part: Part; whole: boolean; pinning: Pinning }) {
   const { product, kg, cost } = part;
   return (
     <tr>
@@ -54,6 +52,7 @@ function PartRow({ part, whole }: { part: Part; whole: boolean }) {
 
 function Parts({ parts, whole, currency }: { parts: readonly Part[]; whole: boolean; currency: string }) {
   const cost = useMemo(() => costOfAll(parts, currency), [parts, currency]);
+  const pinning = usePin();
   return (
     <div className="relative overflow-x-auto">
       <table className="ledger max-w-3xl">
@@ -77,7 +76,7 @@ function Parts({ parts, whole, currency }: { parts: readonly Part[]; whole: bool
         </thead>
         <tbody>
           {parts.map((part) => (
-            <PartRow key={part.product.id} part={part} whole={whole} />
+            <PartRow key={part.product.id} part={part} whole={whole} pinning={pinning} />
           ))}
           <tr className="total">
             <th scope="row">All</th>
@@ -92,7 +91,7 @@ function Parts({ parts, whole, currency }: { parts: readonly Part[]; whole: bool
               <FigureButton figure={cost} />
             </td>
             <td className="no-print">
-              <AllToBench parts={parts} />
+              <AllToBench parts={parts} pinning={pinning} />
             </td>
           </tr>
         </tbody>

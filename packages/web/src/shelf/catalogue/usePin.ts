@@ -6,8 +6,15 @@ import { useAppDispatch } from '../../app/store';
 import { useKeep } from '../../ui/useKeep';
 import { useLazyCatalogueRecordQuery } from '../../app/catalogueApi';
 
-/** Puts a product of a list on the shelf, and on the bench where that is wanted. */
-export function usePin() {
+export interface Pinning {
+  readonly pin: (product: Pick<CatalogueProduct, 'id' | 'name'>, bench: boolean) => Promise<void>;
+  readonly busy: boolean;
+  /** Whether the bench has no room left. */
+  readonly full: boolean;
+}
+
+/** Puts a product of a list on the shelf, and on the bench where that is wanted. Once for a page: a list of rows would pay for it at each row. */
+export function usePin(): Pinning {
   const [fetchRecord, { isFetching }] = useLazyCatalogueRecordQuery();
   const { keep, saving } = useKeep('product');
   const { places } = useBenchPlaces();
