@@ -41,6 +41,7 @@ import { Migration0029Progress } from './migrations/Migration0029Progress.js';
 import { Migration0030Packages } from './migrations/Migration0030Packages.js';
 import { Migration0031Counts } from './migrations/Migration0031Counts.js';
 import { Migration0032Searches } from './migrations/Migration0032Searches.js';
+import { Migration0033WordsRanked } from './migrations/Migration0033WordsRanked.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -131,6 +132,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0030Packages,
   Migration0031Counts,
   Migration0032Searches,
+  Migration0033WordsRanked,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -17,7 +17,8 @@ import { KeptSearches } from './KeptSearches';
 import { CatalogueRows } from './CatalogueRows';
 
 const NONE: readonly string[] = [];
-/** Who sells what was found is counted once typing rests, ms. */
+/** How many were found is counted once typing rests, and who sells them a little later, ms. */
+const COUNT_REST_MS = 250;
 const FACETS_REST_MS = 400;
 
 interface SearchPartProps {
@@ -226,7 +227,7 @@ export function CatalogueView() {
   const asked = useMemo(() => askedBy(rested, currencies[0] ?? ''), [rested, currencies]);
   const none = lists?.length === 0;
   const shown = useAnswered(asked);
-  const { data: count } = useCatalogueCountQuery(asked, { skip: none });
+  const { data: count } = useCatalogueCountQuery(useRested(asked, COUNT_REST_MS), { skip: none });
   if (isLoading) return <Loading what="the lists" />;
   return (
     <Sheet
