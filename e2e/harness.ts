@@ -180,7 +180,8 @@ export async function openScreen(): Promise<Screen> {
     executablePath: CHROMIUM,
     headless: true,
     userDataDir: profile,
-    args,
+    // Pages that end workers while others compile now and then wait for ever for a thread of the engine: then there are none to wait for.
+    args: [...args, '--js-flags=--single-threaded'],
     protocolTimeout: 2 * PATIENCE,
   });
   const troubles: string[] = [];
