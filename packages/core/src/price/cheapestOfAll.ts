@@ -44,7 +44,8 @@ const STAND_IN = 1e6;
 const MOST_ROUNDS = 60;
 const HAIR = 1e-9;
 
-const OTHER: Readonly<Record<HeldEnd, HeldEnd>> = { low: 'high', mid: 'mid', high: 'low' };
+/** The end that counts for at most where this one counts for at least, and the one that replaces it. */
+export const OTHER_END: Readonly<Record<HeldEnd, HeldEnd>> = { low: 'high', mid: 'mid', high: 'low' };
 /** What a kg of a product holds by one end, kg; nothing where its list does not say. */
 export const heldShare = (c: CatalogueColumn, n: RankedNutrient, end: HeldEnd): number => {
   const held = c.fractions[n];
@@ -55,7 +56,7 @@ const sumOf = (amounts: Amounts, of: (n: RankedNutrient) => number): number =>
   RANKED_NUTRIENTS.reduce((sum, n) => sum + (amounts[n] ?? 0) * of(n), 0);
 /** What a kg is worth to a recipe at its prices; below zero where it brings more of what there should be no more of. */
 export const worthOf = (c: CatalogueColumn, { worth, burden }: NutrientPrices, held: HeldEnd = 'low'): number =>
-  sumOf(worth, (n) => heldShare(c, n, held)) - sumOf(burden, (n) => heldShare(c, n, OTHER[held]));
+  sumOf(worth, (n) => heldShare(c, n, held)) - sumOf(burden, (n) => heldShare(c, n, OTHER_END[held]));
 /** What a kg costs beyond what it is worth; below zero it would make the recipe cheaper. */
 export const reducedCost = (c: CatalogueColumn, prices: NutrientPrices, held?: HeldEnd): number =>
   c.pricePerKg - worthOf(c, prices, held);
@@ -73,7 +74,7 @@ export function wantedRows(
     })),
     ...RANKED_NUTRIENTS.filter((n) => atMost[n] !== undefined).map((n) => ({
       name: `most ${n}`,
-      coefficients: columns.map((c) => heldShare(c, n, OTHER[held])),
+      coefficients: columns.map((c) => heldShare(c, n, OTHER_END[held])),
       high: atMost[n] ?? 0,
     })),
   ];
@@ -137,7 +138,7 @@ export async function cheapestOfAll(
         HAIR *
         (1 +
           sumOf(prices.worth, (n) => heldShare(c, n, held)) +
-          sumOf(prices.burden, (n) => heldShare(c, n, OTHER[held])));
+          sumOf(prices.burden, (n) => heldShare(c, n, OTHER_END[held])));
       return !known.has(c.id) && reducedCost(c, prices, held) < -within;
     });
     proven = better.length === 0;

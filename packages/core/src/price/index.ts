@@ -41,6 +41,7 @@ export {
   type PriceChange,
   priceChanges,
   nameOf as productNameOf,
+  sameSize,
   readListed,
 } from './priceList.js';
 export {
@@ -59,6 +60,7 @@ export {
   type HeldEnd,
   type NutrientPrices,
   type OfAll,
+  OTHER_END,
   reducedCost,
   type WantedOfAll,
 } from './cheapestOfAll.js';

@@ -67,13 +67,13 @@ const sized = ({ size, unit }: Pick<Offer, 'size' | 'unit'>): number =>
   Number((size * unitOf(unit).factor).toPrecision(9));
 /** What names have in common that differ in capitals and spaces alone. @example nameOf('Quernlow  Urea') // 'quernlow urea' */
 export const nameOf = (name: string): string => name.toLowerCase().replace(/\s+/g, ' ').trim();
+/** Whether two packages hold as much, in whatever units. @example sameSize({ size: 25000, unit: 'g' }, { size: 25, unit: 'kg' }) // true */
+export const sameSize = (a: Pick<Offer, 'size' | 'unit'>, b: Pick<Offer, 'size' | 'unit'>): boolean =>
+  unitOf(a.unit).dimension === unitOf(b.unit).dimension && sized(a) === sized(b);
 /** The newest offer of a package as the seller asked it. */
 function offerOf(product: Product, listed: ListedPrice, seller: string): Offer | undefined {
   const alike = product.offers.filter(
-    (o) =>
-      unitOf(o.unit).dimension === unitOf(listed.unit).dimension &&
-      sized(o) === sized(listed) &&
-      (o.seller === undefined || o.seller === '' || nameOf(o.seller) === nameOf(seller)),
+    (o) => sameSize(o, listed) && (o.seller === undefined || o.seller === '' || nameOf(o.seller) === nameOf(seller)),
   );
   return [...alike].sort((a, b) => (b.seenOn ?? '').localeCompare(a.seenOn ?? ''))[0];
 }

@@ -2,6 +2,7 @@ import { computed, difference, solved, type Figure } from '../figure/index.js';
 import { analyteName, type Nutrient } from '../nutrient/index.js';
 import { formatTrimmed, inCurrency, measure, per } from '../quantity/index.js';
 import type { LpSolver } from '../solve/index.js';
+import { OTHER_END } from './cheapestOfAll.js';
 import { cheapestSupply, type Cheapest, type PricedBag, type PricedShelf, type Wanted } from './pricedShelf.js';
 
 /** What a kg of a bag is worth by what else would bring the same. */
@@ -25,8 +26,6 @@ export type Replacement =
 const wantedOf = (bag: PricedBag, nutrients: readonly Nutrient[], end: 'low' | 'mid' | 'high'): Wanted =>
   Object.fromEntries(nutrients.flatMap((n) => (bag.supply[n] ? [[n, bag.supply[n].value[end]]] : [])));
 
-const OPPOSITE = { low: 'high', mid: 'mid', high: 'low' } as const;
-
 /**
  * The replacement value of a bag: the cheapest way to bring everything it brings of the nutrients that count from the other bags of the shelf, by linear
  * programme, with what each nutrient is worth there as its dual prices. The range runs from the least the bag can hold, replaced by bags at their most,
@@ -42,7 +41,7 @@ export function replacementValue(shelf: PricedShelf, bag: PricedBag, solver: LpS
   const costAt = (end: 'low' | 'mid' | 'high'): Cheapest =>
     cheapestSupply(shelf, wantedOf(bag, replaceable, end), solver, {
       without: (b) => b.product.id === bag.product.id,
-      end: OPPOSITE[end],
+      end: OTHER_END[end],
     });
   const mid = costAt('mid');
   if (mid.kind !== 'supply') return { kind: 'none', why: 'failed' };

@@ -5,6 +5,7 @@ import { RANKED_NUTRIENTS, type RankedNutrient } from './catalogueFacts.js';
 import {
   cheapestOfAll,
   heldShare,
+  OTHER_END,
   type CatalogueColumn,
   type CheapestOfAll,
   type HeldEnd,
@@ -27,8 +28,6 @@ export type ReplacementOfAll =
     }
   | { readonly kind: 'none'; readonly why: 'bringsNothing' | 'nobodyElse' | 'stopped' };
 
-const OPPOSITE: Readonly<Record<HeldEnd, HeldEnd>> = { low: 'high', mid: 'mid', high: 'low' };
-
 /**
  * The replacement value of a product against a whole catalogue: the cheapest way to bring all that a kg of it brings of the nutrients that count from
  * everything else. The range runs from the least it can hold, replaced by products at their most, to the other way round.
@@ -47,9 +46,9 @@ export async function replacementOfAll(
   if (brings.length === 0) return { kind: 'none', why: 'bringsNothing' };
   const costAt = (end: HeldEnd, counted: readonly RankedNutrient[]) =>
     cheapestOfAll(
-      { atLeast: Object.fromEntries(counted.map((n) => [n, heldShare(product, n, end)])), held: OPPOSITE[end] },
+      { atLeast: Object.fromEntries(counted.map((n) => [n, heldShare(product, n, end)])), held: OTHER_END[end] },
       solver,
-      async (prices) => (await ask(prices, OPPOSITE[end])).filter((c) => c.id !== product.id),
+      async (prices) => (await ask(prices, OTHER_END[end])).filter((c) => c.id !== product.id),
     );
   let counted = brings;
   let mid = await costAt('mid', counted);

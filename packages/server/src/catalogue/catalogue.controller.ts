@@ -192,6 +192,7 @@ export class CatalogueController {
   ): Promise<CataloguePreview> {
     const signal = goneFrom(response);
     const body = await this.sellers.open('/catalogue.csv');
+    signal.addEventListener('abort', () => body.destroy());
     try {
       return await this.feed.read(id, body, signal);
     } finally {

@@ -5,10 +5,10 @@ import type { CataloguePreview } from '@wheat-ledger/contract';
 import { textOf } from '../common/textUpload.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { csvRows, delimiterOf, unreadable, wholeRows } from '../shelf/csvText.js';
-import { CatalogueImports, MOST_LIST_BYTES, MOST_PROBLEMS } from './catalogueImport.service.js';
+import { CatalogueImports, MOST_LIST_BYTES } from './catalogueImport.service.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
-import type { PricesToRead, RowsRead } from './readRows.worker.js';
-import { copyStaged, inOrder } from './staging.js';
+import type { PricesToRead } from './readRows.worker.js';
+import { stageInOrder } from './staging.js';
 
 /** Columns a price list has to have; status and seller may be there too. */
 const NEEDED = ['item', 'size', 'unit', 'price', 'currency'] as const;
@@ -58,23 +58,12 @@ export class CatalogueFeed {
   async read(list: string, body: Readable, signal: AbortSignal): Promise<CataloguePreview> {
     const { name } = await this.revisions.own(list);
     return this.imports.staged(name, signal, async (importId) => {
-      const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
-      await copyStaged(this.em, (write) =>
-        inOrder(
-          linesOf(body),
-          2,
-          async (some) => this.imports.inThread('readPrices', await this.beside(list, importId, some), signal),
-          async ({ copy, rows, good, problems }: RowsRead) => {
-            found.rows += rows;
-            found.good += good;
-            found.problems.push(...problems.slice(0, MOST_PROBLEMS - found.problems.length));
-            await write(copy);
-          },
-        ),
+      const read = await stageInOrder(this.em, linesOf(body), 2, async (some) =>
+        this.imports.inThread('readPrices', await this.beside(list, importId, some), signal),
       );
-      await this.revisions.dropDoubles(importId);
+      const doubled = await this.revisions.dropDoubles(importId);
       await this.revisions.stageRest(importId, list);
-      return found;
+      return { ...read, problems: [...read.problems, ...doubled] };
     });
   }
 
@@ -82,7 +71,7 @@ export class CatalogueFeed {
   private async beside(list: string, importId: string, { lines }: Lines): Promise<PricesToRead> {
     const names = [...new Set(lines.map((l) => (l.cells['item'] ?? '').replace(/\s+/g, ' ').trim()))];
     const known = await this.em.fork().execute<PricesToRead['known'][number][]>(
-      `select p.key, coalesce(p.row, 0) as row, p.in_stock as "inStock", p.place, r.record
+      `select p.key, p.in_stock as "inStock", p.place, r.record
        from catalogue_product p join catalogue_record r on r.product_id = p.id and r.workspace_id = p.workspace_id
        where p.workspace_id = ? and p.list_id = ? and p.name in (select jsonb_array_elements_text(?::jsonb))`,
       [this.scope.id, list, JSON.stringify(names)],

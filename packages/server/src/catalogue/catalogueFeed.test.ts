@@ -113,3 +113,20 @@ test('many lines are read in pieces, and a list that is not there has no prices'
     .send([PRICES, ...short].join('\n'))
     .expect(404);
 });
+
+test('a product that is named again far below counts once, and keeps the row it came with', async () => {
+  const list = await takeList(t, [HEAD, row('Twice', '5', '10'), row('Other', '5', '10')].join('\n'), 'Doubles');
+  // So long a note that the lines are read in pieces.
+  const note = 'x'.repeat(90_000);
+  const lines = [['Twice', 11], ...Array.from({ length: 6 }, () => ['Other', 10]), ['Twice', 12]];
+  const csv = [`${PRICES},note`, ...lines.map(([name, price]) => `${name},25,kg,${price},EUR,2026-11-01,,,${note}`)];
+  const preview = (await prices(list.id, csv.join('\n'))).body as CataloguePreview;
+  expect(preview.differences).toEqual({ new: 0, dearer: 1, cheaper: 0, reformulated: 0, changed: 0, gone: 0 });
+  expect(preview.problems.find((p) => p.row === 9)?.message).toMatch(/stands in row 2 already/);
+  await taken(preview, 'Doubles');
+  expect(await shown(list)).toEqual({ Twice: 11 / 25, Other: 10 / 25 });
+  const { body } = await t.http.get(`/api/v1/catalogue/products?list=${list.id}&words=twice`).expect(200);
+  const [twice] = (body as { items: CatalogueProduct[] }).items;
+  const record = (await t.http.get(`/api/v1/catalogue/products/${twice!.id}`).expect(200)).body as { row: number };
+  expect(record.row).toBe(2);
+});

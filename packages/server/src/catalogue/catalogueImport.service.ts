@@ -14,11 +14,10 @@ import { WorkspaceScope } from '../common/workspaceScope.js';
 import { csvRows, delimiterOf, unreadable, wholeRows, type WholeRows } from '../shelf/csvText.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
 import type { RowsRead, RowsToRead } from './readRows.worker.js';
-import { copyStaged, inOrder } from './staging.js';
+import { MOST_PROBLEMS, stageInOrder } from './staging.js';
 
 /** A million products are some 200 MB. */
 export const MOST_LIST_BYTES = 400_000_000;
-export const MOST_PROBLEMS = 200;
 /** Rows above the headings that are looked through for them. */
 const MOST_ABOVE = 12;
 /** Nobody is listening any more. */
@@ -129,7 +128,6 @@ export class CatalogueImports implements OnModuleDestroy {
 
   /** Sends the rows through the threads into the staging table, as they come; no more of it is in memory than the threads work at. */
   private stage({ body, currency, decimal, signal }: ListUpload, importId: string): Promise<Omit<RowsRead, 'copy'>> {
-    const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
     const workspace = this.scope.id;
     let heading: Heading | undefined;
     let firstRow = 1;
@@ -146,16 +144,9 @@ export class CatalogueImports implements OnModuleDestroy {
       firstRow += rows;
       return some;
     };
-    return copyStaged(this.em, async (write) => {
-      const pieces = wholeRows(textOf(body, MOST_LIST_BYTES));
-      const read = async (piece: WholeRows): Promise<RowsRead> => this.inThread('default', toRead(piece), signal);
-      await inOrder(pieces, this.threads.options.maxThreads + 1, read, async ({ copy, rows, good, problems }) => {
-        found.rows += rows;
-        found.good += good;
-        found.problems.push(...problems.slice(0, MOST_PROBLEMS - found.problems.length));
-        await write(copy);
-      });
-      return found;
-    });
+    const pieces = wholeRows(textOf(body, MOST_LIST_BYTES));
+    return stageInOrder(this.em, pieces, this.threads.options.maxThreads + 1, async (piece) =>
+      this.inThread('default', toRead(piece), signal),
+    );
   }
 }

@@ -7,7 +7,7 @@ import type {
   CataloguePricedQuery,
   CatalogueProduct,
 } from '@wheat-ledger/contract';
-import type { HeldEnd, RankedNutrient } from '@wheat-ledger/core';
+import { OTHER_END, type HeldEnd, type RankedNutrient } from '@wheat-ledger/core';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import {
   columnOf,
@@ -23,7 +23,6 @@ import {
 
 /** Products that are told at once while a recipe is made. */
 const MOST_PRICED = 30;
-const OTHER: Readonly<Record<HeldEnd, HeldEnd>> = { low: 'high', mid: 'mid', high: 'low' };
 
 /** What a product holds of a nutrient by one end, kg of a kg; null where its list does not say. */
 const held = (nutrient: RankedNutrient, end: HeldEnd): string => {
@@ -39,7 +38,7 @@ function amountOf(text: string): { readonly nutrient: RankedNutrient; readonly a
 function worthOf({ worth, burden = [], held: end = 'low' }: CataloguePricedQuery) {
   const terms = [
     ...worth.map((w) => ({ sign: '+', end, ...amountOf(w) })),
-    ...burden.map((b) => ({ sign: '-', end: OTHER[end], ...amountOf(b) })),
+    ...burden.map((b) => ({ sign: '-', end: OTHER_END[end], ...amountOf(b) })),
   ];
   const each = terms.map((t) => ` ${t.sign} coalesce(${held(t.nutrient, t.end)}, 0) * ?::double precision`);
   return { sql: `(0${each.join('')})`, values: terms.map((t) => t.amount) };

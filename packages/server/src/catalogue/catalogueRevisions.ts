@@ -87,9 +87,14 @@ export class CatalogueRevisions {
       }));
   }
 
-  /** Puts the rows of a list that an import says nothing of beside it: they stay as they are. */
+  /** Puts the rows of a list that an import says nothing of beside it: they stay as they are, and so does the row each came with. */
   async stageRest(importId: string, list: string): Promise<void> {
     const { id: ledger } = this.scope;
+    await this.em.execute(
+      `update catalogue_staging s set row = coalesce(p.row, 0) from catalogue_product p
+       where s.import_id = ? and s.workspace_id = ? and p.workspace_id = s.workspace_id and p.list_id = ? and p.key = s.key`,
+      [importId, ledger, list],
+    );
     await this.em.execute(
       `insert into catalogue_staging (import_id, workspace_id, key, ${FACTS.join(', ')}, record)
        select ?, p.workspace_id, p.key, ${FACTS.map((f) => (f === 'row' ? 'coalesce(p.row, 0)' : `p.${f}`)).join(', ')}, r.record

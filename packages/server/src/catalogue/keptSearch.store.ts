@@ -1,8 +1,8 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { instanceToPlain } from 'class-transformer';
 import type { CatalogueSearchInput, KeptSearchInput } from '@wheat-ledger/contract';
+import { detailsOf } from '../records/details.js';
 import { Operations } from '../records/operations.js';
 import { RecordStore } from '../records/recordStore.js';
 import type { Columns } from '../records/shapes.js';
@@ -25,7 +25,7 @@ export class KeptSearchStore extends RecordStore<KeptSearchEntity, KeptSearchInp
   }
 
   protected columns({ name, search }: KeptSearchInput): Columns {
-    return { own: { name, search: instanceToPlain(search, { exposeUnsetFields: false }) } };
+    return { own: { name, search: detailsOf(search) } };
   }
 
   protected toInput({ name, search }: KeptSearchEntity): KeptSearchInput {

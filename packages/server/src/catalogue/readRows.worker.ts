@@ -1,14 +1,15 @@
 import 'reflect-metadata';
 import {
   catalogueFacts,
-  findUnit,
   offersAfter,
-  parseNumber,
   priceChanges,
   productNameOf,
   RANKED_NUTRIENTS,
+  readListed,
+  sameSize,
   type DecimalMark,
   type ListCells,
+  type ListedPrice,
 } from '@wheat-ledger/core';
 import { columnFor, readCsvRow, toProduct, type CsvColumn, type ProductInput } from '@wheat-ledger/contract';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
@@ -107,7 +108,6 @@ export interface PricesToRead {
   readonly lines: readonly { readonly row: number; readonly cells: ListCells }[];
   readonly known: readonly {
     readonly key: string;
-    readonly row: number;
     readonly inStock: boolean | null;
     readonly place: string;
     readonly record: ProductInput;
@@ -118,19 +118,12 @@ export interface PricesToRead {
 }
 type Known = PricesToRead['known'][number];
 
-const kgOrL = (size: number, unit: string): string => {
-  const found = findUnit(unit);
-  return found ? `${found.dimension} ${Number((size * found.factor).toPrecision(9))}` : '';
-};
 /** Which product of the list a line means: of its name and seller the one on sale in that size, or the only one. */
-function meant({ cells }: PricesToRead['lines'][number], named: readonly Known[]): Known | undefined {
-  const seller = productNameOf(cells['seller'] ?? '');
+function meant(listed: ListedPrice, seller: string, named: readonly Known[]): Known | undefined {
   const sold = named.filter(({ record }) => seller === '' || productNameOf(record.seller) === seller);
-  const read = parseNumber(cells['size'] ?? '');
-  const size = read.ok ? kgOrL(read.value, (cells['unit'] ?? '').trim()) : '';
-  const sized = sold.filter(({ record }) => record.offers.some((o) => kgOrL(o.size, o.unit) === size));
-  if (sized.length > 0) return sized.length === 1 ? sized[0] : undefined;
-  return sold.length === 1 ? sold[0] : undefined;
+  const sized = sold.filter(({ record }) => record.offers.some((o) => sameSize(o, listed)));
+  const fits = sized.length > 0 ? sized : sold;
+  return fits.length === 1 ? fits[0] : undefined;
 }
 
 /** Brings the prices of a list to what a price list says. Runs in a thread of its own. */
@@ -143,17 +136,27 @@ export function readPrices({ lines, known, today, importId, workspace }: PricesT
     byName.set(name, [...(byName.get(name) ?? []), k]);
   }
   for (const line of lines) {
-    const product = meant(line, byName.get(productNameOf(line.cells['item'] ?? '')) ?? []);
+    const read = readListed(line.cells);
+    if (!read.ok) {
+      problems.push({ row: line.row, message: read.why });
+      continue;
+    }
+    const { item, size, unit } = read.listed;
+    const product = meant(
+      read.listed,
+      productNameOf(line.cells['seller'] ?? ''),
+      byName.get(productNameOf(item)) ?? [],
+    );
     if (product) of.set(product, [...(of.get(product) ?? []), line]);
     else
       problems.push({
         row: line.row,
-        message: `${(line.cells['item'] ?? '').slice(0, 60) || 'A line without an item'}, ${line.cells['size'] ?? ''} ${line.cells['unit'] ?? ''}: the list holds no such package, or several.`,
+        message: `${item}, ${size} ${unit}: the list holds no such package, or several.`,
       });
   }
   const staged: string[] = [];
   let good = 0;
-  for (const [{ key, row, inStock, place, record }, said] of of) {
+  for (const [{ key, inStock, place, record }, said] of of) {
     const product = toProduct(record);
     const changes = priceChanges(
       [product],
@@ -172,7 +175,8 @@ export function readPrices({ lines, known, today, importId, workspace }: PricesT
     }));
     const currency = changes.flatMap((c) => ('after' in c && c.after.price ? [c.after.price.currency] : []))[0];
     if (changes.every((c) => c.kind === 'same' || c.kind === 'refused')) continue;
-    const as = { importId, workspace, row, key, currency };
+    // By the line of the price list, so that doubles are told by it; the row of the list comes back with the rest of it.
+    const as = { importId, workspace, row: said[0]?.row ?? 0, key, currency };
     staged.push(stagedLine({ ...record, offers }, as, { inStock: inStock ?? undefined, place }));
   }
   return handedOver(staged, { rows: lines.length, good, problems });

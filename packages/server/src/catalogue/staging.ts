@@ -3,13 +3,16 @@ import { finished } from 'node:stream/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { from as copyFrom } from 'pg-copy-streams';
 import type { Client } from 'pg';
-import { STAGED } from './readRows.worker.js';
+import { STAGED, type RowsRead } from './readRows.worker.js';
+
+/** Rows that could not be read are told no further. */
+export const MOST_PROBLEMS = 200;
 
 /** Takes lines that the database copies into the staging table. */
-export type Write = (lines: Uint8Array) => Promise<void>;
+type Write = (lines: Uint8Array) => Promise<void>;
 
 /** Copies into the staging table what some work writes; all of it is there when this is over, or nothing. */
-export async function copyStaged<T>(em: EntityManager, work: (write: Write) => Promise<T>): Promise<T> {
+async function copyStaged<T>(em: EntityManager, work: (write: Write) => Promise<T>): Promise<T> {
   const knex = em.getConnection().getKnex().client as {
     acquireConnection(): Promise<Client>;
     releaseConnection(connection: Client): Promise<void>;
@@ -55,4 +58,27 @@ export async function inOrder<Piece, Made>(
     if (underWay.length >= most) await settle();
   }
   while (underWay.length > 0) await settle();
+}
+
+/**
+ * Reads pieces of an upload a few at a time and copies what they become into the staging table.
+ * @param most pieces that are worked at
+ * @returns how many rows there were, how many could be read, and what was wrong with the others
+ */
+export async function stageInOrder<Piece>(
+  em: EntityManager,
+  pieces: AsyncIterable<Piece>,
+  most: number,
+  read: (piece: Piece) => Promise<RowsRead>,
+): Promise<Omit<RowsRead, 'copy'>> {
+  const found = { rows: 0, good: 0, problems: [] as { row: number; message: string }[] };
+  await copyStaged(em, (write) =>
+    inOrder(pieces, most, read, async ({ copy, rows, good, problems }) => {
+      found.rows += rows;
+      found.good += good;
+      found.problems.push(...problems.slice(0, MOST_PROBLEMS - found.problems.length));
+      await write(copy);
+    }),
+  );
+  return found;
 }

@@ -1,7 +1,6 @@
 import { Controller, Get, Module, StreamableFile, type DynamicModule } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import type { Readable } from 'node:stream';
-import { ProblemException } from '../common/problems.js';
 import { SellersFeed, unanswered } from './sellersFeed.js';
 
 /** A list of thousands of packages is some hundred kB. */
@@ -13,7 +12,7 @@ const PATIENCE_MS = 10_000;
 async function limited(answer: Readable): Promise<Buffer> {
   const pieces: Uint8Array[] = [];
   let size = 0;
-  const slow = setTimeout(() => answer.destroy(new Error('too slow')), PATIENCE_MS);
+  const slow = setTimeout(() => answer.destroy(unanswered('does not answer')), PATIENCE_MS);
   try {
     for await (const piece of answer) {
       const bytes = piece as Uint8Array;
@@ -21,8 +20,6 @@ async function limited(answer: Readable): Promise<Buffer> {
       if (size > MOST_LIST_BYTES) throw unanswered('is longer than 1 MB');
       pieces.push(bytes);
     }
-  } catch (error) {
-    throw error instanceof ProblemException ? error : unanswered('does not answer');
   } finally {
     clearTimeout(slow);
   }
