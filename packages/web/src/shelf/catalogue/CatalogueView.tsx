@@ -210,10 +210,10 @@ function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }
   );
 }
 
-/** What was asked last of what has an answer: until the next one is there, the last one stands. */
-function useAnswered(asked: Asked): Asked {
-  const { currentData, error } = useCataloguePageQuery(asked);
-  const [answered, setAnswered] = useState(asked);
+/** What was asked last of what has an answer: until the next one is there, the last one stands. @param skip asks nothing yet */
+function useAnswered(asked: Asked, skip: boolean): Asked | undefined {
+  const { currentData, error } = useCataloguePageQuery(asked, { skip });
+  const [answered, setAnswered] = useState<Asked>();
   if ((currentData !== undefined || error !== undefined) && answered !== asked) setAnswered(asked);
   return answered;
 }
@@ -221,14 +221,16 @@ function useAnswered(asked: Asked): Asked {
 /** Every product of every list, ranked and searched. */
 export function CatalogueView() {
   const { data: lists, isLoading, error } = useCatalogueListsQuery();
-  const { data: currencies = NONE } = useCatalogueCurrenciesQuery();
+  const { data: currencies = NONE, isLoading: moneyLoading } = useCatalogueCurrenciesQuery();
   const [search, setSearch] = useState(NO_SEARCH);
   const rested = useDeferredValue(search);
   const asked = useMemo(() => askedBy(rested, currencies[0] ?? ''), [rested, currencies]);
   const none = lists?.length === 0;
-  const shown = useAnswered(asked);
-  const { data: count } = useCatalogueCountQuery(useRested(asked, COUNT_REST_MS), { skip: none });
-  if (isLoading) return <Loading what="the lists" />;
+  // Without its money a search would be asked by name first, and again by its cost.
+  const waiting = isLoading || moneyLoading;
+  const shown = useAnswered(asked, waiting || none);
+  const { data: count } = useCatalogueCountQuery(useRested(asked, COUNT_REST_MS), { skip: waiting || none });
+  if (waiting) return <Loading what="the lists" />;
   return (
     <Sheet
       title="Catalogue"
@@ -268,7 +270,7 @@ export function CatalogueView() {
               : `${count.more ? `More than ${count.count}` : count.count} ${count.count === 1 && !count.more ? 'product' : 'products'} ${asked['by'] ? 'with a price and that nutrient' : 'found'}`}
           </p>
           {count?.count === 0 && <Empty>Nothing fits. Take a condition out.</Empty>}
-          <CatalogueRows asked={shown} />
+          {shown && <CatalogueRows asked={shown} />}
         </>
       )}
       <MarginNotes>

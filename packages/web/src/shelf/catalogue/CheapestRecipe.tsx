@@ -105,8 +105,9 @@ function boundWords({ cost, bound, proven }: WholeOfAll, rules: Restricted, curr
   const kinds = rules.kinds === undefined ? '' : ` of ${rules.kinds} ${rules.kinds === 1 ? 'product' : 'products'}`;
   const what = `recipe${kinds}${rules.packages ? ' in whole packages' : ''}`;
   if (proven) return `Nothing in the lists makes a cheaper ${what}.`;
+  if (bound <= 0) return `How near the best ${what} this one is, is not known.`;
   const gap = cost - bound;
-  return `No ${what} costs less than ${bound.toFixed(2)} ${currency}: this one is at most ${gap.toFixed(2)} ${currency} (${formatTrimmed((100 * gap) / cost, 2)} %) above the best.`;
+  return `No ${what} costs less than ${bound.toFixed(2)} ${currency}: this one is at most ${gap.toFixed(2)} ${currency} (${formatTrimmed((100 * gap) / bound, 2)} %) above the best.`;
 }
 
 function linearWords({ proven, rounds }: CheapestOfAll): string {

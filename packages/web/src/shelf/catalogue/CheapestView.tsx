@@ -32,10 +32,13 @@ function typedIn(query: URLSearchParams): Typed {
   return asked.length > 0 ? (Object.fromEntries(asked) as Typed) : { N: '10', K2O: '10' };
 }
 
+const MOST_KINDS = 20;
 /** A number of products as typed; undefined where it is none. */
 function countOf(typed: string): number | undefined {
   const read = parseNumber(typed.trim());
-  return read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= 20 ? read.value : undefined;
+  return read.ok && Number.isInteger(read.value) && read.value >= 1 && read.value <= MOST_KINDS
+    ? read.value
+    : undefined;
 }
 
 function AmountFields({
@@ -170,6 +173,11 @@ export function CheapestView() {
         {wrong.length + wrongMost.length > 0 && (
           <p className="text-beet">
             Expected an amount in kg for {[...wrong, ...wrongMost].map(formulaText).join(', ')}.
+          </p>
+        )}
+        {few.trim() !== '' && kinds === undefined && (
+          <p className="text-beet">
+            Read “{few.trim()}” as how many products, expected a whole number from 1 to {MOST_KINDS}.
           </p>
         )}
         {!question ? (

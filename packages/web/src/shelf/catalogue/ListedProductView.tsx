@@ -46,7 +46,7 @@ function NutrientTable({ product, currency }: { product: Product; currency: stri
             in it, %
           </th>
           <th scope="col" className="num">
-            a kg of it costs, {currency ?? 'no price'}
+            a kg of it costs{currency ? `, ${currency}` : ''}
           </th>
         </tr>
       </thead>
