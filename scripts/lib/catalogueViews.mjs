@@ -1,6 +1,6 @@
 // Pictures of sellers' lists: searched, brought in, one product, the cheapest of all.
 import { click } from './screenSteps.mjs';
-import { PAPER, PHONE, printed } from './viewports.mjs';
+import { DESK, PAPER, PHONE, printed } from './viewports.mjs';
 
 const shown = (what) => (page) => page.waitForSelector(`[data-testid=${what}]`);
 const says = (words) => (page) => page.locator(`::-p-text(${words})`).click();
@@ -61,6 +61,17 @@ export const CATALOGUE_VIEWS = [
     path: '/shelf/catalogue',
     viewport: PHONE,
     steps: [shown('catalogue-product'), click('[data-testid=catalogue-product] a'), shown('listed-nutrient')],
+  },
+  {
+    name: 'catalogue-conditions',
+    path: '/shelf/catalogue',
+    steps: [shown('catalogue-product'), says('More conditions')],
+  },
+  {
+    name: 'worth-by-lists',
+    path: '/price/worth',
+    viewport: { ...DESK, height: 1600 },
+    steps: [shown('worth'), says('Work it out'), shown('worth-by-lists')],
   },
   { name: 'evening-cheapest', path: '/shelf/cheapest', theme: 'evening', steps: [shown('cheapest')] },
 ];

@@ -233,6 +233,8 @@ export const NOT_KEPT = [
   'lists',
   'cheapest',
   'listed-product',
+  'catalogue-conditions',
+  'worth-by-lists',
   'printed-cheapest',
   'phone-listed-product',
   'evening-cheapest',

@@ -147,7 +147,7 @@ function Conditions({ search, onChange }: SearchPartProps) {
           onChoose={(organic) => onChange({ ...search, organic })}
         />
         <Typed
-          label="Chloride at most, %"
+          label="Cl at most, %"
           value={search.chloride}
           wrong={isNoPercent(search.chloride)}
           onType={(chloride) => onChange({ ...search, chloride })}
