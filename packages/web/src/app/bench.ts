@@ -1,8 +1,8 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { MOST_ON_BENCH, type BenchKind, type BenchPlace } from '@wheat-ledger/contract';
 import type { Product } from '@wheat-ledger/core';
+import { useFetched } from '../ui/useFetched';
 import { api, problemOf, useAgain, useRecords } from './api';
-import type { asMix as asMixType } from './mixing';
 import { deskSlice } from './slices';
 import { useAppDispatch, type AppThunk } from './store';
 import { useShelf, useShelfWith } from './workspace';
@@ -17,15 +17,8 @@ export interface BenchItem extends BenchPlace {
 const NONE: readonly never[] = [];
 const NO_IDS: readonly string[] = [];
 
-type Mixing = typeof asMixType;
 /** How a recipe becomes a mix, fetched once a bench holds one: the first page has no room for it. */
-function useMixing(wanted: boolean): Mixing | undefined {
-  const [mixing, setMixing] = useState<Mixing>();
-  useEffect(() => {
-    if (wanted) void import('./mixing').then(({ asMix }) => setMixing(() => asMix));
-  }, [wanted]);
-  return mixing;
-}
+const loadMixing = async () => (await import('./mixing')).asMix;
 
 /** The places of the bench alone, for those who only ask whether something lies there. */
 export function useBenchPlaces(): { readonly places: readonly BenchPlace[]; readonly isLoading: boolean } {
@@ -46,7 +39,7 @@ export function useBench() {
     [holdsRecipes, recipes],
   );
   const { shelf } = useShelfWith(inRecipes);
-  const asMix = useMixing(holdsRecipes);
+  const asMix = useFetched(loadMixing, holdsRecipes);
   const isLoading = benchLoading || recipesLoading || shelfLoading || (holdsRecipes && !asMix);
   // What is compared stays the same thing while the rest is still on its way: it may be followed by hard work.
   const laid = useMemo(() => {
