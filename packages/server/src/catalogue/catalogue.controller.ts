@@ -79,9 +79,12 @@ export class CatalogueController {
   ) {}
 
   @Get('products')
-  page(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<CataloguePage> {
+  page(
+    @Res({ passthrough: true }) response: Response,
+    @Query(asked(CatalogueQuery)) query: CatalogueQuery,
+  ): Promise<CataloguePage> {
     if (query.by !== undefined && query.currency === undefined) throw NO_CURRENCY();
-    return this.store.page(query);
+    return this.store.page(query, goneFrom(response));
   }
 
   /** Products that cost least beyond what they are worth to a recipe. */
@@ -114,13 +117,19 @@ export class CatalogueController {
   }
 
   @Get('count')
-  count(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<CatalogueCount> {
-    return this.store.count(query);
+  count(
+    @Res({ passthrough: true }) response: Response,
+    @Query(asked(CatalogueQuery)) query: CatalogueQuery,
+  ): Promise<CatalogueCount> {
+    return this.store.count(query, goneFrom(response));
   }
 
   @Get('facets')
-  facets(@Query(asked(CatalogueQuery)) query: CatalogueQuery): Promise<Readonly<Record<string, readonly object[]>>> {
-    return this.store.facets(query);
+  facets(
+    @Res({ passthrough: true }) response: Response,
+    @Query(asked(CatalogueQuery)) query: CatalogueQuery,
+  ): Promise<Readonly<Record<string, readonly object[]>>> {
+    return this.store.facets(query, goneFrom(response));
   }
 
   @Get('currencies')

@@ -13,6 +13,7 @@ import {
 } from '@wheat-ledger/contract';
 import { notFound } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
+import { rowsWhileAwaited } from '../database/connections.js';
 import { badCursor } from '../records/cursor.js';
 import {
   columnOf,
@@ -26,6 +27,7 @@ import {
   type Row,
   type Where,
 } from './catalogueRows.js';
+import { leastOf } from './catalogueWords.js';
 import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
 const PAGE = 50;
@@ -75,24 +77,41 @@ export class CatalogueStore {
     return seenBy(this.scope.id, { sql: `${columns} from catalogue_product p`, values: [] }, where, end);
   }
 
-  /** A page, ranked by what a kg of a nutrient costs, or by name. @throws ProblemException 400 for a place that cannot be read */
-  async page(query: CatalogueQuery): Promise<CataloguePage> {
+  /**
+   * A page, ranked by what a kg of a nutrient costs, or by name.
+   * @param waiting aborted when nobody waits for it any more: then the search ends, here and below
+   * @throws ProblemException 400 for a place that cannot be read
+   */
+  async page(query: CatalogueQuery, waiting: AbortSignal): Promise<CataloguePage> {
     const size = query.limit ?? PAGE;
     const key = query.by === undefined ? 'name' : `${columnOf(query.by)}_cost`;
     const all = [...conditions(query)];
-    if (query.after !== undefined) {
+    if (query.after === undefined) {
+      const least = await this.leastCost(query);
+      if (least === Infinity) return { items: [], next: null };
+      if (least > 0) all.push({ sql: `${key} >= ?`, values: [least] });
+    } else {
       const [at, id] = decoded(query.after, query.by !== undefined);
       all.push({ sql: `(${key}, id) > (?, ?)`, values: [at, id] });
     }
     const end = (by: string): string => `order by ${by}, id limit ${size + 1}`;
     const { sql, values } = this.found(`${SHOWN}, ${key} as at`, joined(all), end(key));
-    const rows = await this.em.execute<(Row & Fractions)[]>(`select * from ${sql} as seen ${end('at')}`, [...values]);
+    const ranked = `select * from ${sql} as seen ${end('at')}`;
+    const rows = await rowsWhileAwaited<Row & Fractions>(this.em, ranked, values, waiting);
     const items = rows.slice(0, size);
     const last = items.at(-1);
     return {
       items: items.map((row) => shown(row, query.by)),
       next: rows.length > size && last ? encoded(last.at, last.id) : null,
     };
+  }
+
+  /** What the words of a question cost at the least, so that all that is cheaper is not looked at; infinite where nothing holds them. */
+  private async leastCost({ words = '', by, currency }: CatalogueQuery): Promise<number> {
+    const asked = by === undefined || currency === undefined ? undefined : leastOf(words, by, currency, this.seen);
+    if (!asked) return 0;
+    const rows = await this.em.execute<{ least: number | null }[]>(asked.sql, [...asked.values]);
+    return Math.max(...rows.map((r) => r.least ?? Infinity));
   }
 
   /** How many of the products that fit are new, dearer, cheaper and so on since a moment; what is gone fits nothing. */
@@ -109,23 +128,27 @@ export class CatalogueStore {
   }
 
   /** How many there are, no further than is worth it. */
-  async count(query: CatalogueQuery): Promise<CatalogueCount> {
+  async count(query: CatalogueQuery, waiting: AbortSignal): Promise<CatalogueCount> {
     const { sql, values } = this.found('1', joined(conditions(query)), `limit ${MOST_COUNTED + 1}`);
-    const [{ count }] = await this.em.execute<[{ count: string }]>(`select count(*) as count from ${sql} as seen`, [
-      ...values,
-    ]);
-    return { count: Math.min(MOST_COUNTED, Number(count)), more: Number(count) > MOST_COUNTED };
+    const counted = `select count(*)::int as count from ${sql} as seen`;
+    const [{ count } = { count: 0 }] = await rowsWhileAwaited<{ count: number }>(this.em, counted, values, waiting);
+    return { count: Math.min(MOST_COUNTED, count), more: count > MOST_COUNTED };
   }
 
   /** What else could be asked, with how many there are of it among the first twenty thousand. */
-  async facets(query: CatalogueQuery): Promise<Readonly<Record<string, readonly { value: string; count: number }[]>>> {
+  async facets(
+    query: CatalogueQuery,
+    waiting: AbortSignal,
+  ): Promise<Readonly<Record<string, readonly { value: string; count: number }[]>>> {
     const { sql, values } = this.found('form, organic, seller', joined(conditions(query)), `limit ${MOST_FACETED}`);
     const of = (column: string): string =>
       `(select '${column}' as facet, ${column} as value, count(*)::int as count from found group by ${column} order by count(*) desc, ${column} limit ${MOST_FACETS})`;
     const facets = ['form', 'organic', 'seller'];
-    const rows = await this.em.execute<{ facet: string; value: string; count: number }[]>(
+    const rows = await rowsWhileAwaited<{ facet: string; value: string; count: number }>(
+      this.em,
       `with found as materialized (select * from ${sql} as seen) ${facets.map(of).join(' union all ')}`,
-      [...values],
+      values,
+      waiting,
     );
     return Object.fromEntries(
       facets.map((f) => [f, rows.filter((r) => r.facet === f).map(({ value, count }) => ({ value, count }))]),

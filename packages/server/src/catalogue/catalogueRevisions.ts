@@ -6,6 +6,7 @@ import { RANKED_NUTRIENTS } from '@wheat-ledger/core';
 import { notFound, ProblemException } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { SHARED_LISTS } from './catalogueRows.js';
+import { noteWords } from './catalogueWords.js';
 import { asDifferences, asList, LIST_COLUMNS, type ListRow } from './listRow.js';
 
 const FRACTIONS = RANKED_NUTRIENTS.flatMap((n) => [`${n.toLowerCase()}_low`, `${n.toLowerCase()}_high`]);
@@ -220,6 +221,7 @@ export class CatalogueRevisions {
     );
   }
 
+  /** What a list says of itself, and the words of its products. */
   private async counted(run: Run, list: string, revision: number, ledger: string): Promise<void> {
     await run(
       `update catalogue_list set revision = ?, taken_at = now(), products = found.products, currencies = found.currencies
@@ -228,6 +230,7 @@ export class CatalogueRevisions {
        where workspace_id = ? and id = ?`,
       [revision, ledger, list, ledger, list],
     );
+    for (const { sql, values } of noteWords(ledger, list)) await run(sql, values);
   }
 
   /**

@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import { finished } from 'node:stream/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { from as copyFrom } from 'pg-copy-streams';
-import type { Client } from 'pg';
+import { withConnection } from '../database/connections.js';
 import { STAGED, type RowsRead } from './readRows.worker.js';
 
 /** Rows that could not be read are told no further. */
@@ -13,29 +13,24 @@ type Write = (lines: Uint8Array) => Promise<void>;
 
 /** Copies into the staging table what some work writes; all of it is there when this is over, or nothing. */
 async function copyStaged<T>(em: EntityManager, work: (write: Write) => Promise<T>): Promise<T> {
-  const knex = em.getConnection().getKnex().client as {
-    acquireConnection(): Promise<Client>;
-    releaseConnection(connection: Client): Promise<void>;
-  };
-  const connection = await knex.acquireConnection();
-  const copy = connection.query(copyFrom(`copy catalogue_staging (${STAGED.join(', ')}) from stdin`));
-  const done = finished(copy);
-  // Told where it is awaited.
-  done.catch(() => undefined);
-  try {
-    const found = await work(async (lines) => {
-      if (lines.length > 0 && !copy.write(lines)) await once(copy, 'drain');
-    });
-    copy.end();
-    await done;
-    return found;
-  } catch (error) {
-    copy.destroy(error instanceof Error ? error : new Error('stopped'));
-    await done.catch(() => undefined);
-    throw error;
-  } finally {
-    await knex.releaseConnection(connection);
-  }
+  return withConnection(em, async (connection) => {
+    const copy = connection.query(copyFrom(`copy catalogue_staging (${STAGED.join(', ')}) from stdin`));
+    const done = finished(copy);
+    // Told where it is awaited.
+    done.catch(() => undefined);
+    try {
+      const found = await work(async (lines) => {
+        if (lines.length > 0 && !copy.write(lines)) await once(copy, 'drain');
+      });
+      copy.end();
+      await done;
+      return found;
+    } catch (error) {
+      copy.destroy(error instanceof Error ? error : new Error('stopped'));
+      await done.catch(() => undefined);
+      throw error;
+    }
+  });
 }
 
 /** Works at a few pieces at once as they come, and hands over what they became in their order. @param most pieces that are worked at */

@@ -42,6 +42,7 @@ import { Migration0030Packages } from './migrations/Migration0030Packages.js';
 import { Migration0031Counts } from './migrations/Migration0031Counts.js';
 import { Migration0032Searches } from './migrations/Migration0032Searches.js';
 import { Migration0033WordsRanked } from './migrations/Migration0033WordsRanked.js';
+import { Migration0034CatalogueWords } from './migrations/Migration0034CatalogueWords.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -133,6 +134,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0031Counts,
   Migration0032Searches,
   Migration0033WordsRanked,
+  Migration0034CatalogueWords,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

@@ -8,7 +8,9 @@ import type {
   CatalogueRecord,
 } from '@wheat-ledger/contract';
 import type { DecimalMark } from '@wheat-ledger/core';
+import { useEffect, useRef, useState } from 'react';
 import { api } from './api';
+import { useAppDispatch } from './store';
 
 /** What a catalogue is asked, as it stands in an address. */
 export type Asked = Readonly<Record<string, string>>;
@@ -102,3 +104,29 @@ export const {
   useLeaveListMutation,
   useTakeListBackMutation,
 } = catalogueApi;
+
+/** Calls off what a search asked for and asks no longer, where it is not there yet. */
+export function useCallingOff(endpoint: 'cataloguePage' | 'catalogueCount' | 'catalogueFacets', asked: Asked): void {
+  const dispatch = useAppDispatch();
+  const last = useRef(asked);
+  useEffect(() => {
+    const before = last.current;
+    last.current = asked;
+    if (JSON.stringify(before) !== JSON.stringify(asked))
+      dispatch(catalogueApi.util.getRunningQueryThunk(endpoint, before))?.abort();
+  }, [endpoint, asked, dispatch]);
+}
+
+/**
+ * What was asked last of what has an answer: until the next one is there, the last one stands.
+ * @param skip asks nothing yet
+ */
+export function useAnsweredPage(asked: Asked, skip: boolean): Asked | undefined {
+  const { currentData, error } = useCataloguePageQuery(asked, { skip });
+  const [answered, setAnswered] = useState<Asked>();
+  useCallingOff('cataloguePage', asked);
+  // What was called off and is asked again has no answer yet.
+  const failed = error !== undefined && !('name' in error && error.name === 'AbortError');
+  if ((currentData !== undefined || failed) && answered !== asked) setAnswered(asked);
+  return answered;
+}

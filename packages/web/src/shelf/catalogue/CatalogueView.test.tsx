@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { KeptSearchRecord } from '@wheat-ledger/contract';
 import { catalogueServer, LIST } from '../../../test/catalogue';
@@ -57,6 +57,35 @@ test('how many there are and who sells them is asked once the hand rests', async
   const counted = asked.filter(([, at]) => at.startsWith('catalogue/count'));
   expect(counted.at(-1)?.[1]).toMatch(/words=orchard/);
   expect(counted.length).toBeLessThan(pages(asked).length);
+});
+
+test('what is asked no longer is called off, and asked again when it is typed again', async () => {
+  const asked = catalogueServer();
+  const answer = globalThis.fetch;
+  let slow = true;
+  const calledOff: string[] = [];
+  globalThis.fetch = (input, init) => {
+    const words = input instanceof Request ? new URL(input.url).searchParams.get('words') : null;
+    if (!(input instanceof Request) || !slow || words === null || words === 'oak') return answer(input, init);
+    return new Promise((_, reject) =>
+      input.signal.addEventListener('abort', () => {
+        calledOff.push(words);
+        reject(input.signal.reason as Error);
+      }),
+    );
+  };
+  await show(<CatalogueView />);
+  const words = await screen.findByLabelText('Words');
+  for (const key of 'oak') {
+    await userEvent.type(words, key);
+    await act(() => new Promise((done) => setTimeout(done, 30)));
+  }
+  await waitFor(() => expect(pages(asked).at(-1)?.get('words')).toBe('oak'));
+  expect(calledOff).toEqual(['o', 'oa']);
+  slow = false;
+  await userEvent.type(words, '{Backspace}');
+  await waitFor(() => expect(pages(asked).at(-1)?.get('words')).toBe('oa'));
+  expect(screen.queryByRole('alert')).toBeNull();
 });
 
 test('a kept search tells what changed and opens with all its conditions', async () => {

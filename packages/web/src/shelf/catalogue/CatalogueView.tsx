@@ -6,11 +6,12 @@ import { Empty, Failed, Loading, Sheet } from '../../ui/Sheet';
 import { useRested } from '../../ui/useRested';
 import { askedBy, isNoDay, isNoPercent, NO_SEARCH, type Search } from './asked';
 import {
+  useAnsweredPage,
+  useCallingOff,
   useCatalogueCountQuery,
   useCatalogueCurrenciesQuery,
   useCatalogueFacetsQuery,
   useCatalogueListsQuery,
-  useCataloguePageQuery,
   type Asked,
 } from '../../app/catalogueApi';
 import { KeptSearches } from './KeptSearches';
@@ -184,7 +185,9 @@ function Conditions({ search, onChange }: SearchPartProps) {
 
 /** Who sells what was found; one click keeps to it. */
 function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }) {
-  const { data } = useCatalogueFacetsQuery(useRested(asked, FACETS_REST_MS));
+  const rested = useRested(asked, FACETS_REST_MS);
+  useCallingOff('catalogueFacets', rested);
+  const { data } = useCatalogueFacetsQuery(rested);
   const sellers = data?.['seller'] ?? [];
   return (
     <MarginNote title="Sellers">
@@ -210,14 +213,6 @@ function Sellers({ asked, search, onChange }: SearchPartProps & { asked: Asked }
   );
 }
 
-/** What was asked last of what has an answer: until the next one is there, the last one stands. @param skip asks nothing yet */
-function useAnswered(asked: Asked, skip: boolean): Asked | undefined {
-  const { currentData, error } = useCataloguePageQuery(asked, { skip });
-  const [answered, setAnswered] = useState<Asked>();
-  if ((currentData !== undefined || error !== undefined) && answered !== asked) setAnswered(asked);
-  return answered;
-}
-
 /** Every product of every list, ranked and searched. */
 export function CatalogueView() {
   const { data: lists, isLoading, error } = useCatalogueListsQuery();
@@ -228,8 +223,10 @@ export function CatalogueView() {
   const none = lists?.length === 0;
   // Without its money a search would be asked by name first, and again by its cost.
   const waiting = isLoading || moneyLoading;
-  const shown = useAnswered(asked, waiting || none);
-  const { data: count } = useCatalogueCountQuery(useRested(asked, COUNT_REST_MS), { skip: waiting || none });
+  const shown = useAnsweredPage(asked, waiting || none);
+  const counted = useRested(asked, COUNT_REST_MS);
+  useCallingOff('catalogueCount', counted);
+  const { data: count } = useCatalogueCountQuery(counted, { skip: waiting || none });
   if (waiting) return <Loading what="the lists" />;
   return (
     <Sheet
