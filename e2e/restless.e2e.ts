@@ -32,6 +32,18 @@ const TYPED = [
 /** What no page may ever show. */
 const NEVER = /.{0,60}(NaN|Infinity|undefined|\[object|went wrong).{0,60}/;
 
+/** How long a page may be busy with anything, ms: far more than a busy machine needs, far less than the whole test has. */
+const LONGEST = 30_000;
+/** An answer of a page. @throws Error where it does not come in time, with what was done before */
+const inTime = async <T>(answer: Promise<T>, trail: readonly string[]): Promise<T> => {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<never>((_, fail) => {
+    const tell = (): void => fail(new Error(`${trail.join(' → ')}: no answer for ${LONGEST / 1000} s`));
+    timer = setTimeout(tell, LONGEST);
+  });
+  return Promise.race([answer, late]).finally(() => clearTimeout(timer));
+};
+
 /** Presses, chooses or types at one of the things on the page that can be, and says what it did. */
 const act = (page: Page, pick: number, typed: string): Promise<string> =>
   page
@@ -131,11 +143,14 @@ test.each([
       await awaited(page, 'main');
       const trail = [route];
       for (const [pick, typed] of steps.slice(i * ACTIONS, (i + 1) * ACTIONS)) {
-        trail.push(await act(page, pick, typed));
+        trail.push(await inTime(act(page, pick, typed), trail));
         await new Promise((r) => setTimeout(r, 30));
-        const seen = await page
-          .evaluate(() => document.querySelector('main')?.textContent ?? 'the page went wrong: it is empty')
-          .catch(() => '');
+        const seen = await inTime(
+          page
+            .evaluate(() => document.querySelector('main')?.textContent ?? 'the page went wrong: it is empty')
+            .catch(() => ''),
+          trail,
+        );
         const found = NEVER.exec(seen);
         if (found) wrong.push(`${trail.join(' → ')}: ${found[0]}`);
       }

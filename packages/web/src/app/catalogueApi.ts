@@ -14,13 +14,15 @@ import { useAppDispatch } from './store';
 
 /** What a catalogue is asked, as it stands in an address. */
 export type Asked = Readonly<Record<string, string>>;
+/** Products of a page: so many that they fill a screen or two, so few that they are drawn between two keys. */
+export const PAGE_OF_PRODUCTS = 25;
 /** Pages that are no longer looked at are forgotten so soon, s: however long one scrolls, only a few are held. */
 const FORGOTTEN_AFTER = 5;
 
 const catalogueApi = api.enhanceEndpoints({ addTagTypes: ['catalogue'] }).injectEndpoints({
   endpoints: (build) => ({
     cataloguePage: build.query<CataloguePage, Asked>({
-      query: (params) => ({ url: 'catalogue/products', params }),
+      query: (params) => ({ url: 'catalogue/products', params: { ...params, limit: PAGE_OF_PRODUCTS } }),
       keepUnusedDataFor: FORGOTTEN_AFTER,
       providesTags: ['catalogue'],
     }),

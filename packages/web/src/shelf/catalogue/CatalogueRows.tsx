@@ -5,10 +5,9 @@ import type { CatalogueProduct } from '@wheat-ledger/contract';
 import { formatTrimmed, formulaText, RANKED_NUTRIENTS, type RankedNutrient } from '@wheat-ledger/core';
 import { Failed } from '../../ui/Sheet';
 import { useInPage } from '../../ui/useInPage';
-import { useCataloguePageQuery, type Asked } from '../../app/catalogueApi';
+import { PAGE_OF_PRODUCTS, useCataloguePageQuery, type Asked } from '../../app/catalogueApi';
 import { usePin, type Pinning } from './usePin';
 
-const PAGE = 50;
 const ROW = 52;
 const BAR = 120;
 
@@ -151,7 +150,7 @@ export const CatalogueRows = memo(function CatalogueRows({ asked }: { asked: Ask
     count: places.length,
     getScrollElement: () => place?.scroller ?? null,
     estimateSize: (nth) =>
-      (nth === places.length - 1 && nth === 0 ? Math.max(1, first?.items.length ?? 1) : PAGE) * ROW,
+      (nth === places.length - 1 && nth === 0 ? Math.max(1, first?.items.length ?? 1) : PAGE_OF_PRODUCTS) * ROW,
     overscan: 1,
     scrollMargin: place?.margin ?? 0,
   });

@@ -14,8 +14,14 @@ const KEPT: KeptSearchRecord = {
   name: 'Oak',
   search: { words: 'oak', by: 'K2O', currency: 'GBP', atLeast: [{ nutrient: 'N', percent: 4 }] },
 };
+/** What pages were asked for, without how long they are. */
 const pages = (asked: ReturnType<typeof catalogueServer>): readonly URLSearchParams[] =>
-  asked.flatMap(([, at]) => (at.startsWith('catalogue/products?') ? [new URLSearchParams(at.split('?')[1])] : []));
+  asked.flatMap(([, at]) => {
+    if (!at.startsWith('catalogue/products?')) return [];
+    const query = new URLSearchParams(at.split('?')[1]);
+    query.delete('limit');
+    return [query];
+  });
 
 test('the first thing that is asked is ranked in the money there is: nothing is asked by name before', async () => {
   const asked = catalogueServer();
