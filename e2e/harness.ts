@@ -151,8 +151,11 @@ export async function layBench(ledger: Ledger, names: readonly string[]): Promis
 
 /** What each page asked for and has not got. */
 const underWay = new WeakMap<Page, ReadonlySet<string>>();
+/** Pages whose process died: nothing can be asked of them, and no answer ever comes. */
+const died = new WeakSet<Page>();
 /** Where a page is, what it says and what it waits for: for who reads why a test failed. */
 export async function stateOf(page: Page): Promise<string> {
+  if (died.has(page)) return `${page.url()}, whose process in the browser died`;
   const words = await page
     .evaluate(() => document.body.innerText.slice(0, 400))
     .catch(() => 'nothing can be asked of it');
@@ -195,7 +198,7 @@ export async function openScreen(): Promise<Screen> {
       await page.evaluateOnNewDocument('window.Worker = class extends window.Worker {};');
       await page.setViewport(size);
       page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));
-      page.on('error', () => troubles.push(`the process of ${page.url()} died`));
+      page.on('error', () => died.add(page));
       page.on('request', (r) => {
         if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url())) troubles.push(`asked for ${r.url()}`);
       });

@@ -4,6 +4,9 @@ import { awaited, withLedger } from './harness';
 
 const at = withLedger();
 
+// The same is done again, so a fault of the program shows twice; a page whose process in the browser died does not.
+jest.retryTimes(1);
+
 const SEED = 20261125;
 const ACTIONS = 10;
 /** What people and scripts type where something else belongs. */
