@@ -151,7 +151,7 @@ export async function layBench(ledger: Ledger, names: readonly string[]): Promis
 
 /** What each page asked for and has not got. */
 const underWay = new WeakMap<Page, ReadonlySet<string>>();
-/** Pages whose process died: nothing can be asked of them, and no answer ever comes. */
+/** Pages whose process died: no answer ever comes of them. */
 const died = new WeakSet<Page>();
 /** Where a page is, what it says and what it waits for: for who reads why a test failed. */
 export async function stateOf(page: Page): Promise<string> {
@@ -194,7 +194,7 @@ export async function openScreen(): Promise<Screen> {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
       page.setDefaultTimeout(PATIENCE);
-      // The process of a page that is left while its workers work dies now and then: 1 page in 100 that are left at once. With this, none of 800 did.
+      // The process of a page that is left while its workers work dies now and then: 1 of 100. With this, none of 800 did.
       await page.evaluateOnNewDocument('window.Worker = class extends window.Worker {};');
       await page.setViewport(size);
       page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));
@@ -205,8 +205,7 @@ export async function openScreen(): Promise<Screen> {
       const pending = new Set<string>();
       underWay.set(page, pending);
       page.on('request', (r) => pending.add(r.url()));
-      page.on('requestfinished', (r) => pending.delete(r.url()));
-      page.on('requestfailed', (r) => pending.delete(r.url()));
+      for (const over of ['requestfinished', 'requestfailed'] as const) page.on(over, (r) => pending.delete(r.url()));
       page.on('console', (m) => {
         if (m.type() === 'error' && !/status of (4\d\d|5\d\d)|ERR_CONNECTION/.test(m.text()))
           troubles.push(`console: ${m.text()}`);
