@@ -194,7 +194,7 @@ export async function openScreen(): Promise<Screen> {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
       page.setDefaultTimeout(PATIENCE);
-      // The process of a page that is left while its workers work dies now and then: 1 of 100. With this, none of 800 did.
+      // The process of a page that is left while its workers work dies now and then: 1 of 100. With this, none of 500 did.
       await page.evaluateOnNewDocument('window.Worker = class extends window.Worker {};');
       await page.setViewport(size);
       page.on('pageerror', (e) => troubles.push(`thrown: ${e instanceof Error ? e.message : String(e)}`));

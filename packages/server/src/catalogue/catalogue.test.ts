@@ -54,6 +54,7 @@ describe('a list that is taken over', () => {
     const all = await page('by=N&currency=EUR');
     expect(names(all)).toEqual(['Urea', 'Feather meal', 'Compost']);
     expect(all.items[0]!.cost!.mid).toBeCloseTo(2, 5);
+    expect(all.items[0]!.seenOn).toBe('2026-10-01');
     expect(all.items[1]!.cost!.low).toBeCloseTo(5, 5);
     // 0.20 EUR a kg at 1 to 2 %: from 10 to 20, by the middle 13.3.
     const { low, mid, high } = all.items[2]!.cost!;
