@@ -53,7 +53,7 @@ export interface Claim {
 export interface Around {
   readonly plot?: PlotKnown | undefined;
   /** Shares of its nitrogen that are available after four weeks, and by the end of the crop’s window. */
-  readonly arrives?: { readonly early: Figure; readonly inAll: Figure } | undefined;
+  readonly arrives?: { readonly early: Figure; readonly inAll: Figure } | 'underway' | undefined;
   readonly shelf?: readonly Product[] | undefined;
 }
 

@@ -2,7 +2,7 @@ import { bag, direction, line } from '../../test/bags.js';
 import { libraryCrop } from '../season/index.js';
 import { assumptionsIn } from '../figure/index.js';
 import { libraryEntry, typicalProduct, type Direction, type Product } from '../shelf/index.js';
-import type { Claim } from './claim.js';
+import type { Around, Claim } from './claim.js';
 import { contentCheck } from './content.js';
 import { doseCheck, yearlyRate } from './dose.js';
 import { CHECKS } from './checks.js';
@@ -126,6 +126,16 @@ test('all nine checks are there, each with words; without a plot the timing is n
   expect(checks.map((c) => c.check)).toEqual(CHECKS.map((c) => c.key));
   for (const { text } of checks) expect(text.length).toBeGreaterThan(10);
   expect(checks.filter((c) => c.answer === 'notYet').map((c) => c.check)).toEqual(['timing']);
+});
+
+test('what is being worked out of the timing is not told as a plot that is missing', () => {
+  const timing = (around?: Around) =>
+    judge(claim({ analysis: [line('N', 4)] }, ['N']), around).checks.find((c) => c.check === 'timing');
+  expect(timing()?.text).toMatch(/needs a plot and a season/);
+  expect(timing({ arrives: 'underway' })).toMatchObject({
+    answer: 'notYet',
+    text: expect.stringMatching(/worked out/),
+  });
 });
 
 test.each([

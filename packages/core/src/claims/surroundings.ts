@@ -26,6 +26,7 @@ export function timingCheck(claim: Claim, { arrives }: Around): CheckResult {
   const asked = key === 'feedsAllSeason' || ((key === 'supplies' || key === 'replaces') && claim.needs.includes('N'));
   if (!asked) return result('timing', 'notRelevant', 'No time is promised that the program reckons.');
   if (!arrives) return result('timing', 'notYet', 'When its nitrogen arrives needs a plot and a season.');
+  if (arrives === 'underway') return result('timing', 'notYet', 'When its nitrogen arrives is being worked out.');
   const { early, inAll } = arrives;
   const share = (f: typeof early): string => `${formatTrimmedRange(scaleRange(f.value, 100), 2)} %`;
   const text = `${share(early)} of its nitrogen is set free after four weeks, ${share(inAll)} by the end of what ${claim.crop.name.toLowerCase()} takes up.`;

@@ -31,6 +31,8 @@ export interface WindowShares extends Releases {
   readonly shares: ReadonlyMap<string, Figure>;
   /** The same after four weeks. */
   readonly early: ReadonlyMap<string, Figure>;
+  /** Whether a bag without a share stays without: until then nobody can say that it is not known. */
+  readonly settled: boolean;
 }
 /** How much of each bag's nitrogen the crop on the plot can have in time. */
 export function useWindowShares(products: readonly Product[]): WindowShares & ReturnType<typeof useSite> {
@@ -50,5 +52,5 @@ export function useWindowShares(products: readonly Product[]): WindowShares & Re
       new Map(followed.map((r) => [r.product.id, shareBy(r, at, bands.result ?? {})]));
     return [by(week), by(SOON_WEEKS)] as const;
   }, [courses.latest, bands.result, week]);
-  return { ...here, courses, bands, week, shares, early };
+  return { ...here, courses, bands, week, shares, early, settled: !here.isLoading && courses.settled };
 }

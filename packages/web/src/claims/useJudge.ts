@@ -24,7 +24,7 @@ export function useJudge(
   }, [shelf, wanted]);
   const { plot } = usePlot();
   const known = usePlotKnown(plot);
-  const { shares, early } = useWindowShares(followed);
+  const { shares, early, settled } = useWindowShares(followed);
   const { records } = useRecords('study');
   const studies = useMemo(() => new Map(records.map((s) => [s.id, s])), [records]);
   const bags = useMemo(() => shelf.map((s) => s.product), [shelf]);
@@ -33,9 +33,9 @@ export function useJudge(
       const product = followed.find((p) => p.id === input.productId);
       if (!product) return undefined;
       const [inAll, soon] = [shares.get(product.id), early.get(product.id)];
-      const arrives = inAll && soon ? { early: soon, inAll } : undefined;
+      const arrives = inAll && soon ? { early: soon, inAll } : settled ? undefined : 'underway';
       return judge(toClaim(input, product, studies), { plot: known, arrives, shelf: bags });
     },
-    [followed, known, shares, early, bags, studies],
+    [followed, known, shares, early, settled, bags, studies],
   );
 }

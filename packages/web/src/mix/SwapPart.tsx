@@ -22,7 +22,7 @@ import { FigureButton } from '../ui/FigureButton';
 import { TaskNote } from '../ui/TaskNote';
 
 const BY = {
-  total: 'all of it counted, since nobody knows of both how much is set free in time',
+  total: 'all of it counted, since it is not known of both how much is set free in time',
   all: 'all of it counted',
   released: 'what is set free in time for the crop counted',
 } as const;
@@ -124,17 +124,20 @@ const NONE: readonly Product[] = [];
 function SwapAnswer({ mix, inBatch, batchKg, from, other, nutrient, asked, massUnit, onTake }: SwapAnswerProps) {
   const old = mix.components.find((c) => c.product.id === from)?.product;
   const both = useMemo(() => (old ? [old, other] : NONE), [old, other]);
-  const { shares, courses, week } = useWindowShares(both);
+  const { shares, courses, week, settled } = useWindowShares(both);
   const found = useMemo(
     () =>
       substitute(inBatch, from, other, nutrient, (p) => (asked === 'released' ? shares.get(p.id)?.value : undefined)),
     [inBatch, from, other, nutrient, asked, shares],
   );
+  // Counted whole it would be another amount, and would pass for the answer.
+  const underway = asked === 'released' && !settled;
   return (
     <div aria-live="polite" className="mt-2">
       <TaskNote task={courses} what="what is set free" />
+      {underway && <p className="text-faint">What is set free in time is being worked out …</p>}
       {found.kind === 'cannot' && <p className="text-beet">{found.why}</p>}
-      {found.kind === 'swapped' && (
+      {found.kind === 'swapped' && !underway && (
         <Swapped
           {...{ batchKg, found, nutrient, asked, massUnit, week, shares }}
           products={both}

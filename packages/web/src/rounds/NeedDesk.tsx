@@ -44,9 +44,10 @@ function Answer({
 }) {
   const massUnit = useAppSelector((s) => s.settings.massUnit);
   const { plot, crop } = usePlotCrop();
-  const { shares } = useWindowShares(useMemo(() => (inTime ? [product] : []), [product, inTime]));
+  const { shares, settled } = useWindowShares(useMemo(() => (inTime ? [product] : []), [product, inTime]));
   const need = literal(`${analyteName(nutrient)} that is needed`, gPerM2, 'g/m²', 'chosen', 'typed beside it');
   const dose = doseFromNeed(product, nutrient, need, inTime ? shares.get(product.id) : undefined);
+  if (inTime && !settled) return <p className="mt-2 text-faint">What arrives in time is being worked out …</p>;
   if (dose.kind === 'unknown') return <p className="mt-2 text-faint">{dose.why}</p>;
   const { perM2, short, by } = dose;
   return (

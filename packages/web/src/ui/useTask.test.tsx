@@ -104,6 +104,29 @@ test('a failure is told in words and can be tried again in a new worker', async 
   expect(screen.getByRole('status')).toHaveTextContent('A, latest A');
 });
 
+test('is settled only when nothing more comes by itself: not between an input and its run, but once answered, called off or without input', async () => {
+  const seen: boolean[] = [];
+  function Watched({ input }: { input: string | undefined }) {
+    const task = useTask(job, input);
+    seen.push(task.settled);
+    return <TaskNote task={task} what="the bands" />;
+  }
+  const { rerender } = render(<Watched input={undefined} />);
+  expect(seen.at(-1)).toBe(true);
+  seen.length = 0;
+  rerender(<Watched input="a" />);
+  const first = await begun(1);
+  expect(new Set(seen)).toEqual(new Set([false]));
+  await act(async () => first.answer('A'));
+  expect(seen.at(-1)).toBe(true);
+  seen.length = 0;
+  rerender(<Watched input="b" />);
+  await begun(2);
+  expect(new Set(seen)).toEqual(new Set([false]));
+  await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
+  expect(seen.at(-1)).toBe(true);
+});
+
 test('a worker that cannot even start is a failure too, and leaving the page stops what runs', async () => {
   const { unmount } = render(<Shown input="a" />);
   await begun(1);

@@ -26,6 +26,8 @@ export interface Task<Result> {
   /** Why there is none, in words. */
   readonly error: string | undefined;
   readonly running: boolean;
+  /** Whether nothing more comes of the input of now by itself: it is answered, failed or called off, or there is none. */
+  readonly settled: boolean;
   readonly progress: Progress;
   readonly cancel: () => void;
   /** Runs again what failed or was called off. */
@@ -151,6 +153,7 @@ export function useTask<Api, Input, Result>(job: Job<Api, Input, Result>, input:
     latest: state.result,
     error: state.error,
     running: state.running,
+    settled: state.of === input && !state.running,
     progress,
     cancel: useCallback(() => stop.current(), []),
     again: useCallback(() => setRound((n) => n + 1), []),
