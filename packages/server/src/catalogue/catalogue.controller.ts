@@ -10,6 +10,7 @@ import {
   Query,
   Req,
   Res,
+  UseInterceptors,
   type Type,
   type ValidationPipe,
 } from '@nestjs/common';
@@ -35,6 +36,7 @@ import {
 import type { Request, Response } from 'express';
 import { inputPipe } from '../common/inputPipe.js';
 import { invalid, notFound, type ProblemException } from '../common/problems.js';
+import { RouteTime } from '../common/routeTime.js';
 import { goneFrom, refuseByHeaders, withUpload } from '../common/textUpload.js';
 import { CsvReadingDto } from '../shelf/csvReading.dto.js';
 import { CatalogueStore } from './catalogue.store.js';
@@ -68,6 +70,7 @@ const PATIENCE_MS = 3_600_000;
 
 /** Lists of very many products: searched and ranked, read in, taken over and taken back. */
 @Controller('catalogue')
+@UseInterceptors(RouteTime)
 export class CatalogueController {
   constructor(
     private readonly store: CatalogueStore,

@@ -61,6 +61,15 @@ describe('a list that is taken over', () => {
     expect([low, mid, high].map((n) => Number(n!.toFixed(2)))).toEqual([10, 13.33, 20]);
   });
 
+  test('an answer says in its head how long the route took: more than nothing, and less than the whole way', async () => {
+    const from = performance.now();
+    const { headers } = await t.http.get('/api/v1/catalogue/products?by=N&currency=EUR').expect(200);
+    const whole = performance.now() - from;
+    const route = Number(/^route;dur=(\d+\.\d{3})$/.exec(headers['server-timing'] ?? '')?.[1]);
+    expect(route).toBeGreaterThan(0);
+    expect(route).toBeLessThan(whole);
+  });
+
   test('money of several kinds is not ranked together, what has no price is not ranked at all', async () => {
     await t.http.get('/api/v1/catalogue/products?by=N').expect(400);
     expect(names(await page('by=N&currency=GBP'))).toEqual(['Pound feed']);
