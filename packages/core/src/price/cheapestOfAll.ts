@@ -5,6 +5,7 @@ import { RANKED_NUTRIENTS, type FractionBounds, type RankedNutrient } from './ca
 export interface CatalogueColumn {
   readonly id: string;
   readonly name: string;
+  readonly seller?: string | undefined;
   readonly pricePerKg: number;
   readonly fractions: Readonly<Partial<Record<RankedNutrient, FractionBounds>>>;
 }

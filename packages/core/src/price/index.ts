@@ -65,5 +65,5 @@ export {
   type WantedOfAll,
 } from './cheapestOfAll.js';
 export { costOfAll, type PartOfAll } from './ofAllFigures.js';
-export { type ReplacementOfAll, replacementOfAll } from './replacementOfAll.js';
+export { type ReplacementOfAll, type ToReplace, replacementOfAll } from './replacementOfAll.js';
 export { type CataloguePackage, type MoreOfAll, type Restricted, type WholeOfAll, wholeOfAll } from './wholeOfAll.js';

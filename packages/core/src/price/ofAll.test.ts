@@ -123,6 +123,21 @@ describe('replacement value', () => {
       [0.12, 0.13, 0.14].map((x) => Number(((x / 0.46) * 0.9).toFixed(4))),
     );
   });
+  test('a bag is not replaced by its own entry in a list, but by the same name of another seller', async () => {
+    const entry = (id: string, seller: string, price: number) => ({
+      ...listed(id, price, { N: 0.46 }),
+      name: 'Urea',
+      seller,
+    });
+    const bag = { ...listed('bag', 0.9, { N: 0.46 }), name: 'urea ', sellers: ['Brindle', ''] };
+    const [own, unsigned, others] = [entry('1', 'brindle', 0.5), entry('2', '', 0.6), entry('3', 'Quill', 0.8)];
+    const found = await replacementOfAll(bag, 'EUR', ['N'], solver, ask([own, unsigned, others]));
+    if (found.kind !== 'value') throw new Error(found.why);
+    expect(found.bundle.map((p) => p.product.id)).toEqual(['3']);
+    expect(await replacementOfAll(bag, 'EUR', ['N'], solver, ask([own, unsigned]))).toMatchObject({
+      why: 'nobodyElse',
+    });
+  });
   test('what brings nothing that counts, or is alone, has none', async () => {
     expect(await replacementOfAll(urea, 'EUR', ['K2O'], solver, ask([urea, potash]))).toEqual({
       kind: 'none',

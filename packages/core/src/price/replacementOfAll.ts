@@ -28,6 +28,17 @@ export type ReplacementOfAll =
     }
   | { readonly kind: 'none'; readonly why: 'bringsNothing' | 'nobodyElse' | 'stopped' };
 
+/** A product, with those who sell it where it stands on a shelf too. */
+export interface ToReplace extends CatalogueColumn {
+  readonly sellers?: readonly string[];
+}
+const plain = (text = ''): string => text.trim().toLowerCase();
+/** Whether a product of a list is the one that is to be replaced: the same entry, or one of its name by one of its sellers. */
+const isItself = (product: ToReplace, { id, name, seller }: CatalogueColumn): boolean =>
+  id === product.id ||
+  (plain(name) === plain(product.name) &&
+    (product.sellers ?? [product.seller]).some((s) => s !== undefined && plain(s) === plain(seller)));
+
 /**
  * The replacement value of a product against a whole catalogue: the cheapest way to bring all that a kg of it brings of the nutrients that count from
  * everything else. The range runs from the least it can hold, replaced by products at their most, to the other way round.
@@ -36,7 +47,7 @@ export type ReplacementOfAll =
  * @example await replacementOfAll(compound, 'EUR', ['N', 'P2O5', 'K2O'], highs, ask) // value 0.92 EUR/kg, premium 0.31 EUR/kg
  */
 export async function replacementOfAll(
-  product: CatalogueColumn,
+  product: ToReplace,
   currency: string,
   nutrients: readonly RankedNutrient[],
   solver: LpSolver,
@@ -48,7 +59,7 @@ export async function replacementOfAll(
     cheapestOfAll(
       { atLeast: Object.fromEntries(counted.map((n) => [n, heldShare(product, n, end)])), held: OTHER_END[end] },
       solver,
-      async (prices) => (await ask(prices, OTHER_END[end])).filter((c) => c.id !== product.id),
+      async (prices) => (await ask(prices, OTHER_END[end])).filter((c) => !isItself(product, c)),
     );
   let counted = brings;
   let mid = await costAt('mid', counted);

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import {
   analyteName,
   formatTrimmed,
@@ -250,6 +250,7 @@ function Worth() {
   const { compared: onBench } = useBench();
   const { shelf } = useShelf();
   const { crop } = usePlotCrop();
+  const sellerOf = useCallback((id: string) => shelf.find((s) => s.record.id === id)?.record.seller, [shelf]);
   const compared = useCounted(onBench);
   const all = useCounted(
     useMemo(() => {
@@ -292,6 +293,7 @@ function Worth() {
         <WorthByLists
           title="By everything in sellers’ lists"
           products={compared}
+          sellerOf={sellerOf}
           currency={currency}
           nutrients={ranked}
         />

@@ -34,11 +34,13 @@ function InItsPlace({ value }: { value: Extract<ReplacementOfAll, { kind: 'value
 interface WorthByListsProps {
   readonly title: string;
   readonly products: readonly Product[];
+  /** Who sells a product, by its id: its own entry in a list does not replace it. */
+  readonly sellerOf: (id: string) => string | undefined;
   readonly currency: string;
   readonly nutrients: readonly RankedNutrient[];
 }
 /** What products are worth by the cheapest of everything in sellers' lists that brings the same; worked out when it is asked for. */
-export function WorthByLists({ title, products, currency, nutrients }: WorthByListsProps) {
+export function WorthByLists({ title, products, sellerOf, currency, nutrients }: WorthByListsProps) {
   const [wanted, setWanted] = useState(false);
   const question = useMemo(
     () =>
@@ -50,12 +52,18 @@ export function WorthByLists({ title, products, currency, nutrients }: WorthByLi
             products: products.flatMap((p) => {
               const { price, fractions } = catalogueFacts(p, currency);
               return price?.currency === currency
-                ? [{ id: p.id, name: p.name, pricePerKg: price.perKg, fractions }]
+                ? [
+                    {
+                      ...{ id: p.id, name: p.name, fractions },
+                      sellers: [sellerOf(p.id), ...p.offers.map((o) => o.seller)].flatMap((s) => s ?? []),
+                      pricePerKg: price.perKg,
+                    },
+                  ]
                 : [];
             }),
           }
         : undefined,
-    [wanted, products, currency, nutrients],
+    [wanted, products, sellerOf, currency, nutrients],
   );
   const task = useTask(WORTH, question);
   const found = task.latest ?? [];

@@ -13,6 +13,7 @@ import {
   type NutrientPrices,
   type RankedNutrient,
   type ReplacementOfAll,
+  type ToReplace,
   type Restricted,
   type WantedOfAll,
   type WholeOfAll,
@@ -44,7 +45,7 @@ export type AllAnswer =
 /** Which products are worth what by everything in the lists. */
 export interface WorthQuestion {
   readonly of: Everything;
-  readonly products: readonly CatalogueColumn[];
+  readonly products: readonly ToReplace[];
   readonly currency: string;
   readonly nutrients: readonly RankedNutrient[];
 }
@@ -72,8 +73,8 @@ const atPrices = ({ worth, burden }: NutrientPrices, held: HeldEnd): Readonly<Re
   held,
   ...(Object.keys(burden).length > 0 ? { burden: listed(burden) } : {}),
 });
-const columnOf = ({ id, name, pricePerKg, fractions }: CatalogueProduct): CatalogueColumn => ({
-  ...{ id, name, fractions },
+const columnOf = ({ id, name, seller, pricePerKg, fractions }: CatalogueProduct): CatalogueColumn => ({
+  ...{ id, name, seller, fractions },
   pricePerKg: pricePerKg ?? 0,
 });
 

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { toProduct, type CatalogueRecord } from '@wheat-ledger/contract';
 import {
@@ -101,6 +101,7 @@ function Listed({ found }: { found: CatalogueRecord }) {
   const product = useMemo(() => toProduct(found.record, found.id), [found]);
   const alone = useMemo(() => [product], [product]);
   const { record, currency } = found;
+  const sellerOf = useCallback(() => record.seller, [record.seller]);
   const facts = [record.seller, record.form, record.grade ?? '', record.derivedFrom.join(', ')].filter(Boolean);
   return (
     <Sheet
@@ -140,6 +141,7 @@ function Listed({ found }: { found: CatalogueRecord }) {
         <WorthByLists
           title="What else would bring the same"
           products={alone}
+          sellerOf={sellerOf}
           currency={currency}
           nutrients={RANKED_NUTRIENTS}
         />
