@@ -1,5 +1,6 @@
 import type { TrialRecord } from '@wheat-ledger/contract';
 import {
+  formatFixed,
   formatTrimmed,
   lastUsefulLook,
   leastP,
@@ -25,18 +26,27 @@ interface Found {
   readonly permuted: Permuted | undefined;
 }
 
+/** Writes the means of a trial, their intervals and differences alike: as fine as two figures of the narrowest interval's half. */
+function alike(arms: readonly ArmReading[]): (value: number) => string {
+  const half = Math.min(...arms.flatMap((a) => (a.interval ? [(a.interval.high - a.interval.low) / 2] : [])));
+  if (!(half > 0 && half < Infinity)) return (value) => formatTrimmed(value, 4);
+  const decimals = Math.min(6, Math.max(0, 1 - Math.floor(Math.log10(half))));
+  return (value) => formatFixed(value, decimals);
+}
+
 /** How much more an arm has than the control; a bound where times were not over. */
-function differenceText(arm: ArmReading, control: ArmReading | undefined): string {
+function differenceText(arm: ArmReading, control: ArmReading | undefined, written: (value: number) => string): string {
   const difference = arm.mean - (control?.mean ?? Number.NaN);
   if (Number.isNaN(difference)) return '–';
   if (arm.atLeast && control?.atLeast) return 'not known';
   const bound = arm.atLeast ? '≥ ' : control?.atLeast ? '≤ ' : '';
-  return `${bound}${formatTrimmed(difference, 3)}`;
+  return `${bound}${written(difference)}`;
 }
 
 /** Means, differences and how likely they are chance. */
 export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outcome: TrialOutcome; found: Found }) {
   const { reading, permuted } = found;
+  const written = alike(reading.arms);
   return (
     <div className="relative overflow-x-auto">
       <table className="ledger" data-testid="arms">
@@ -70,14 +80,12 @@ export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outco
               <tr key={a.arm}>
                 <th scope="row">{trial.arms[a.arm]?.name}</th>
                 <td className="num">{a.values.length}</td>
+                <td className="num">{Number.isNaN(a.mean) ? '–' : `${a.atLeast ? '≥ ' : ''}${written(a.mean)}`}</td>
                 <td className="num">
-                  {Number.isNaN(a.mean) ? '–' : `${a.atLeast ? '≥ ' : ''}${formatTrimmed(a.mean, 4)}`}
+                  {a.interval ? `${written(a.interval.low)} to ${written(a.interval.high)}` : '–'}
                 </td>
                 <td className="num">
-                  {a.interval ? `${formatTrimmed(a.interval.low, 3)} to ${formatTrimmed(a.interval.high, 3)}` : '–'}
-                </td>
-                <td className="num">
-                  {a.arm === trial.control ? 'the control' : differenceText(a, reading.arms[trial.control])}
+                  {a.arm === trial.control ? 'the control' : differenceText(a, reading.arms[trial.control], written)}
                 </td>
                 <td className="num">{against ? formatTrimmed(against.p, 2) : '–'}</td>
               </tr>

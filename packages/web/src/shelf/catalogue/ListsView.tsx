@@ -54,7 +54,7 @@ function BringIn() {
     </label>
   );
   return (
-    <FormPart title="Bring a list in" hint="a product a row; the headings say what the columns are">
+    <FormPart title="Bring a list in" hint="CSV or XLSX, a product a row; the headings say what the columns are">
       <div className="flex flex-wrap items-end gap-3">
         {field('list', 'Name of the list', 'w-56')}
         {field('seller', 'Seller', 'w-44')}
