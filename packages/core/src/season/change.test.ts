@@ -18,7 +18,8 @@ test.each([
   ['28 Feb 2026', 1, '1 Mar 2026'],
   ['20 days after planting', -5, '15 days after planting'],
   ['at planting', 3, '3 days after planting'],
-  ['every 14 days, 1 May 2026 to 15 Jul 2026', 2, 'every 14 days, 3 May 2026 to 17 Jul 2026'],
+  ['every 14 days, 1 May 2026 to 15 Jul 2026', 2, 'every 14 days, 3 May to 17 Jul 2026'],
+  ['every 14 days, 30 Dec 2026 to 15 Jan 2027', 2, 'every 14 days, 1 Jan to 17 Jan 2027'],
   ['at half of its uptake', 9, 'at half of its uptake'],
 ])('%s moved by %i days is %s', (text, days, moved) => expect(printWhen(movedWhen(when(text), days))).toBe(moved));
 

@@ -72,6 +72,9 @@ test.each([
     'every 2 weeks from 1 May 2026 until 15 Jul 2026',
     { kind: 'repeat', from: '2026-05-01', to: '2026-07-15', everyDays: 14 },
   ],
+  ['every 14 days, 1 May to 15 Jul 2026', { kind: 'repeat', from: '2026-05-01', to: '2026-07-15', everyDays: 14 }],
+  ['every 30 days, 1 Nov to 15 Feb 2027', { kind: 'repeat', from: '2026-11-01', to: '2027-02-15', everyDays: 30 }],
+  ['every 30 days, 1 Nov 2026 to 15 Feb 2027', { kind: 'repeat', from: '2026-11-01', to: '2027-02-15', everyDays: 30 }],
   ['every week 1 May 2026 to 15 Jul 2026', { kind: 'repeat', from: '2026-05-01', to: '2026-07-15', everyDays: 7 }],
 ])('%s', (text, when) => {
   expect(parseWhen(text)).toEqual({ ok: true, when });
@@ -83,6 +86,8 @@ test.each([
   ['3/4/2026', '3 Apr 2026 or 4 Mar 2026'],
   ['soon', 'expected a time such as'],
   ['every 14 days, 15 Jul 2026 to 1 May 2026', 'expected a day after 15 Jul 2026'],
+  ['every 14 days, 29 Feb to 15 Jul 2027', '29 Feb'],
+  ['every 14 days, soon to 15 Jul 2027', 'soon'],
   ['every 400 days, 1 May 2026 to 15 Jul 2027', 'expected 1 to 366'],
 ])('%s is refused in words', (text, words) => {
   const read = parseWhen(text);

@@ -12,20 +12,29 @@ const STAGE_WORDS: Readonly<Record<GrowthStage, string>> = {
   end: 'at the end of its uptake',
 };
 const WHENS =
-  '2 May 2026, at planting, 20 days after planting, at half of its uptake, or every 14 days, 1 May 2026 to 15 Jul 2026';
+  '2 May 2026, at planting, 20 days after planting, at half of its uptake, or every 14 days, 1 May to 15 Jul 2026';
 const UNIT_DAYS = { day: 1, week: 7 } as const;
 
 const daysIn = (count: string, unit: string): number => Number(count) * UNIT_DAYS[unit.toLowerCase() as 'day' | 'week'];
 const refuse = (reason: string): ParsedWhen => ({ ok: false, reason });
 
-/** "every 14 days, 1 May 2026 to 15 Jul 2026"; undefined when it is not said so. */
+/** The first day of a span, which may leave its year to the last one: 1 Nov to 15 Feb 2027 begins in 2026. */
+function parseFirst(text: string, last: string): ReturnType<typeof parseDay> {
+  if (/\d{4}/.test(text)) return parseDay(text);
+  const year = Number(last.slice(0, 4));
+  const same = parseDay(`${text} ${year}`);
+  return same.ok && same.value > last ? parseDay(`${text} ${year - 1}`) : same;
+}
+
+/** "every 14 days, 1 May to 15 Jul 2026"; undefined when it is not said so. */
 function parseRepeat(text: string): ParsedWhen | undefined {
   const [, every = '1', unit, from, to] =
     /^every\s+(?:(\d{1,3})\s+)?(day|week)s?,?\s*(?:from\s+)?(.+?)\s+(?:to|until|–|-)\s+(.+)$/i.exec(text) ?? [];
   if (unit === undefined || from === undefined || to === undefined) return undefined;
-  const [first, last] = [parseDay(from), parseDay(to)];
-  if (!first.ok) return first;
+  const last = parseDay(to);
   if (!last.ok) return last;
+  const first = parseFirst(from, last.value);
+  if (!first.ok) return first;
   if (last.value < first.value)
     return refuse(`Read ${printDay(last.value)}, expected a day after ${printDay(first.value)}.`);
   const everyDays = daysIn(every, unit);
@@ -44,7 +53,7 @@ function parseFromPlanting(text: string): ParsedWhen | undefined {
 
 /**
  * Reads when something is given.
- * @example parseWhen('every 2 weeks from 1 May 2026 to 15 Jul 2026')
+ * @example parseWhen('every 2 weeks from 1 May to 15 Jul 2026')
  * @example parseWhen('20 days after planting')
  */
 export function parseWhen(input: string): ParsedWhen {
@@ -62,13 +71,17 @@ export function parseWhen(input: string): ParsedWhen {
   );
 }
 
+/** Two days, the year said once where it is the same. */
+const printSpan = (from: string, to: string): string =>
+  `${from.slice(0, 4) === to.slice(0, 4) ? printDay(from).replace(/ \d{4}$/, '') : printDay(from)} to ${printDay(to)}`;
+
 /** A time in the words that are read back as the same. */
 export function printWhen(when: When): string {
   switch (when.kind) {
     case 'date':
       return printDay(when.on);
     case 'repeat':
-      return `every ${when.everyDays} days, ${printDay(when.from)} to ${printDay(when.to)}`;
+      return `every ${when.everyDays} days, ${printSpan(when.from, when.to)}`;
     case 'stage':
       return STAGE_WORDS[when.stage];
     case 'afterPlanting':

@@ -240,7 +240,7 @@ function ProgrammeForm({
           </p>
           <p>
             <b>When:</b> 2 May 2026, at planting, 20 days after planting, at half of its uptake, or every 14 days, 1 Jun
-            2026 to 15 Aug 2026.
+            to 15 Aug 2026.
           </p>
         </MarginNote>
         <Influences influences={band?.influences ?? NO_INFLUENCES} />

@@ -21,8 +21,9 @@ import { Empty } from '../ui/Sheet';
 import { blankDoing, DEPTH_LABELS, WHERES, type ProgrammeText } from './programmeText';
 import { rateText } from './useMoves';
 
-/** Two columns of a row's six on a wide screen. */
-const WIDE = 'col-span-2';
+/** Half of a row's six columns on a wide screen, so that a dose and a time stand there whole; a third for what is short. */
+const WIDE = 'col-span-2 lg:col-span-3';
+const SHORT = 'lg:col-span-2';
 
 /** Once another bag is chosen: as much nitrogen of it as the bag before brought. */
 function AsMuchAsBefore({ at, bags }: { at: number; bags: readonly Product[] }) {
@@ -110,10 +111,17 @@ function Row({ index, options, bags, fruitSet, onRemove }: RowProps) {
               name={`${at}.depth`}
               label={depth}
               placeholder={row.where === 'ring' ? '20 cm to 60 cm' : '15 cm'}
+              className={SHORT}
             />
           )}
-          <TextField name={`${at}.share`} label="On how much" placeholder="all" />
-          <TextField name={`${at}.plants`} label="Plants there" placeholder="by spacing" inputMode="numeric" />
+          <TextField name={`${at}.share`} label="On how much" placeholder="all" className={SHORT} />
+          <TextField
+            name={`${at}.plants`}
+            label="Plants there"
+            placeholder="by spacing"
+            inputMode="numeric"
+            className={SHORT}
+          />
           <AsMuchAsBefore at={index} bags={bags} />
           <Schools at={index} fruitSet={fruitSet} />
         </div>

@@ -112,7 +112,7 @@ export function DecidePart({
   return (
     <section data-testid="decide">
       <h2 className="mb-1 text-xl">What to do then</h2>
-      <div className="no-print flex flex-wrap gap-3">
+      <div className="no-print flex flex-wrap items-end gap-3">
         {criteria.map((c) => (
           <label key={c.key} className="w-32">
             <span className="block text-sm text-faint">{c.name} counts</span>
