@@ -11,13 +11,16 @@ import { usePin, type Pinning } from './usePin';
 const ROW = 52;
 const BAR = 120;
 
-const shares = (p: CatalogueProduct): string =>
-  RANKED_NUTRIENTS.flatMap((n) => {
+/** What is in it, in per cent. @example 'N 12 · K₂O 9–10 %' */
+function shares(p: CatalogueProduct): string {
+  const all = RANKED_NUTRIENTS.flatMap((n) => {
     const f = p.fractions[n];
     if (!f) return [];
     const [low, high] = [formatTrimmed(f.low * 100, 2), formatTrimmed(f.high * 100, 2)];
     return [`${formulaText(n)} ${low === high ? low : `${low}–${high}`}`];
-  }).join(' · ');
+  });
+  return all.length > 0 ? `${all.join(' · ')} %` : '';
+}
 
 interface RankedBy {
   readonly by: RankedNutrient | '';
