@@ -247,7 +247,11 @@ test('a photo is kept with what was done, harvests come from a spreadsheet, and 
     'input[aria-label="A spreadsheet of harvests, as CSV"]',
   )) as ElementHandle<HTMLInputElement>;
   await sheet.uploadFile(join(folder, 'harvest.csv'));
-  await expectText(page, '[data-testid=take-over]', /1 harvests were read, and 1 rows could not be.*Line 3/s);
+  await expectText(
+    page,
+    '[data-testid=take-over]',
+    /Harvests that were read: 1\. Rows that could not be read: 1\..*Line 3/s,
+  );
   await clickButton(page, 'Take over 1');
   await expectText(page, 'main', /1 Aug 2026\s*12 kg/);
   await expectText(page, '[data-testid=years]', /2025\s*280/);

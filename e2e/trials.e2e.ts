@@ -207,7 +207,11 @@ test('readings come in as a spreadsheet, and a photo shows a unit', async () => 
     'input[aria-label="A spreadsheet of readings, as CSV"]',
   )) as ElementHandle<HTMLInputElement>;
   await file.uploadFile(join(folder, 'readings.csv'));
-  await expectText(page, '[data-testid=take-over]', /1 sheets were read, and 1 rows could not be.*unit “99”/s);
+  await expectText(
+    page,
+    '[data-testid=take-over]',
+    /Sheets that were read: 1\. Rows that could not be read: 1\..*unit “99”/s,
+  );
   await clickButton(page, 'Take over 1');
   await expectText(page, '[role=status].no-print', /Took over 1 sheets/);
   await clickButton(page, '1 Nov 2026');

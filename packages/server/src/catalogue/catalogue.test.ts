@@ -243,6 +243,31 @@ test('a product that stands twice counts once, and rows that cannot be read are 
   expect(preview.problems[1]!.message).toMatch(/“Twice” of this seller and package stands in row 2 already/);
 });
 
+test('a product of very many long ingredients comes in too, and it is told which of its words it is not found by', async () => {
+  const chars = (i: number): string =>
+    Array.from({ length: 110 }, (_, j) => String.fromCodePoint(0x4e00 + ((i * 7919 + j * 10_427) % 20_000))).join('');
+  const many = Array.from({ length: 40 }, (_, i) => chars(i));
+  const csv = [
+    `${HEAD},derived from`,
+    `${row('Many', '46', '23')},"${many.join(', ')}"`,
+    `${row('Few', '12', '9')},"Kelp, kelp meal"`,
+  ];
+  const { body } = await read(csv.join('\n'), 'long ones');
+  const preview = body as CataloguePreview;
+  expect(preview).toMatchObject({ rows: 2, good: 2 });
+  expect(preview.problems).toEqual([
+    { row: 2, message: expect.stringMatching(/not found by its last 38 words/) as unknown },
+  ]);
+  const { products } = await take(csv.join('\n'), 'long ones');
+  expect(products).toBe(2);
+  const found = async (word: string) => names(await page(`by=N&currency=EUR&words=${encodeURIComponent(word)}`));
+  expect(await found(many[0]!.slice(0, 60))).toEqual(['Many']);
+  expect(await found('kelp meal')).toEqual(['Few']);
+  const { items } = await page(`by=N&currency=EUR&words=${encodeURIComponent('many brindle')}`);
+  const { body: whole } = await t.http.get(`/api/v1/catalogue/products/${items[0]!.id}`).expect(200);
+  expect((whole as CatalogueRecord).record.derivedFrom).toEqual(many);
+});
+
 test('cells with tabs, quotes, backslashes and line ends come through as they are', async () => {
   const name = '"Odd \\N ""bag""\tof\nthree, é"';
   const list = await take([HEAD, row(name, '5', '10')].join('\n'), 'Hostile');

@@ -60,9 +60,20 @@ function keyOf({ name, seller, offers }: ProductInput): string {
   const sizes = [...new Set(offers.map((o) => `${o.size} ${o.unit}`))].join(', ');
   return [name, seller, sizes].join('|').toLowerCase();
 }
-/** The words it is found by. */
-const wordsOf = (p: ProductInput): string =>
-  [p.name, p.seller, p.grade ?? '', p.derivedFrom, p.organic?.body ?? '', ...(p.origins ?? [])].join(' ').toLowerCase();
+/** Bytes of words that go into an index beside what a line of the list shows: an entry of PostgreSQL's holds 2704. */
+const MOST_WORD_BYTES = 1000;
+/** The words it is found by, each once, and how many of them are more than fits. */
+function wordsOf(p: ProductInput): { readonly words: string; readonly tooMany: number } {
+  const said = [p.name, p.seller, p.grade ?? '', ...p.derivedFrom, p.organic?.body ?? '', ...(p.origins ?? [])];
+  const all = [...new Set(said.join(' ').toLowerCase().split(/\s+/).filter(Boolean))];
+  let bytes = 0;
+  const fitting = all.filter((word) => (bytes += Buffer.byteLength(word) + 1) <= MOST_WORD_BYTES);
+  return { words: fitting.join(' '), tooMany: all.length - fitting.length };
+}
+
+/** The least that a column of single precision holds in full; what is less is none. */
+const LEAST_REAL = 1.2e-38;
+const real = (share: number | undefined): number | undefined => (share !== undefined && share < LEAST_REAL ? 0 : share);
 
 /** What only a list says of a product. */
 interface OfList {
@@ -75,6 +86,7 @@ export interface StagedAs {
   readonly workspace: string;
   readonly row: number;
   readonly key: string;
+  readonly words: string;
   /** The money it is told in, where it is priced in several. */
   readonly currency: string | undefined;
 }
@@ -82,7 +94,7 @@ export interface StagedAs {
 export function stagedLine(input: ProductInput, as: StagedAs, { inStock, place }: OfList): string {
   const { price, packages, fractions, chlorideHigh } = catalogueFacts(toProduct(input), as.currency);
   const cells: readonly Cell[] = [
-    ...[as.importId, as.workspace, as.row, as.key, input.name, wordsOf(input), input.seller, input.form],
+    ...[as.importId, as.workspace, as.row, as.key, input.name, as.words, input.seller, input.form],
     ...[input.organic?.status ?? 'unknown', array(input.origins ?? [])],
     ...[
       price?.currency,
@@ -90,8 +102,8 @@ export function stagedLine(input: ProductInput, as: StagedAs, { inStock, place }
       `{${packages.map((p) => p.kg).join()}}`,
       `{${packages.map((p) => p.price).join()}}`,
     ],
-    ...[price?.seenOn, inStock === undefined ? undefined : String(inStock), place, chlorideHigh],
-    ...RANKED_NUTRIENTS.flatMap((n) => [fractions[n]?.low, fractions[n]?.high]),
+    ...[price?.seenOn, inStock === undefined ? undefined : String(inStock), place, real(chlorideHigh)],
+    ...RANKED_NUTRIENTS.flatMap((n) => [real(fractions[n]?.low), real(fractions[n]?.high)]),
     JSON.stringify(input),
   ];
   return cells.map(copied).join('\t');
@@ -176,7 +188,7 @@ export function readPrices({ lines, known, today, importId, workspace }: PricesT
     const currency = changes.flatMap((c) => ('after' in c && c.after.price ? [c.after.price.currency] : []))[0];
     if (changes.every((c) => c.kind === 'same' || c.kind === 'refused')) continue;
     // By the line of the price list, so that doubles are told by it; the row of the list comes back with the rest of it.
-    const as = { importId, workspace, row: said[0]?.row ?? 0, key, currency };
+    const as = { importId, workspace, row: said[0]?.row ?? 0, key, currency, words: wordsOf(record).words };
     staged.push(stagedLine({ ...record, offers }, as, { inStock: inStock ?? undefined, place }));
   }
   return handedOver(staged, { rows: lines.length, good, problems });
@@ -209,12 +221,18 @@ export default function readRows(some: RowsToRead): object {
     const read = readCsvRow(columns, cells, some.currency, some.decimal);
     if (read.ok) {
       const { importId, workspace, currency } = some;
-      const as = { importId, workspace, currency, row: at, key: keyOf(read.value) };
+      const { words, tooMany } = wordsOf(read.value);
+      const as = { importId, workspace, currency, row: at, key: keyOf(read.value), words };
       lines.push(stagedLine(read.value, as, ofList(some.headings, cells)));
+      if (tooMany > 0)
+        problems.push({
+          row: at,
+          message: `It is not found by its last ${tooMany} words: a list is searched by so many letters only.`,
+        });
     }
     const told = read.ok ? read.leftOut : read.problems;
-    const words = told.map((p) => `${p.path}: ${p.message}`).join(' ');
-    if (told.length > 0) problems.push({ row: at, message: read.ok ? `Without ${words}` : words });
+    const why = told.map((p) => `${p.path}: ${p.message}`).join(' ');
+    if (told.length > 0) problems.push({ row: at, message: read.ok ? `Without ${why}` : why });
   }
   return handedOver(lines, { rows, good: lines.length, problems });
 }

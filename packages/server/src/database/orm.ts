@@ -43,6 +43,7 @@ import { Migration0031Counts } from './migrations/Migration0031Counts.js';
 import { Migration0032Searches } from './migrations/Migration0032Searches.js';
 import { Migration0033WordsRanked } from './migrations/Migration0033WordsRanked.js';
 import { Migration0034CatalogueWords } from './migrations/Migration0034CatalogueWords.js';
+import { Migration0035AllRanked } from './migrations/Migration0035AllRanked.js';
 import { StudyEntity } from '../claims/study.store.js';
 import { CropEntity } from '../season/crop.store.js';
 import { ApplicationLine, ProgrammeEntity } from '../season/programme.entity.js';
@@ -135,6 +136,7 @@ export const MIGRATIONS: (new (...args: ConstructorParameters<typeof Migration>)
   Migration0032Searches,
   Migration0033WordsRanked,
   Migration0034CatalogueWords,
+  Migration0035AllRanked,
 ];
 
 /** The database as the server uses it: entities and migrations named outright, no folder scanned, no schema sync. */

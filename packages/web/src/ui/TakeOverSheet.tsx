@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { FolderOpen } from 'lucide-react';
 import type { InputOf, Kept, RecordKind } from '@wheat-ledger/contract';
+import { capital } from '@wheat-ledger/core';
 import type { ReadSheet } from '../app/sheetRows';
 import { useTakeOver } from './useTakeOver';
 
@@ -57,8 +58,8 @@ export function TakeOverSheet<K extends RecordKind>({
       {read && (
         <div className="w-full border-l-4 border-slate bg-paper px-3 py-2" data-testid="take-over">
           <p>
-            {read.rows.length} {what} were read
-            {read.problems.length > 0 && `, and ${read.problems.length} rows could not be`}.
+            {capital(what)} that were read: {read.rows.length}.
+            {read.problems.length > 0 && ` Rows that could not be read: ${read.problems.length}.`}
           </p>
           <ul className="my-1 ml-5 list-disc text-[0.9375rem]">
             {read.problems.slice(0, MOST_SHOWN).map((p) => (

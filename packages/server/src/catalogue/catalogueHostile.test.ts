@@ -1,0 +1,55 @@
+import type { CataloguePage, CataloguePreview } from '@wheat-ledger/contract';
+import { startApp, type TestApp } from '../../test/app.js';
+import { HEAD, readList, row } from '../../test/lists.js';
+
+let t: TestApp;
+beforeAll(async () => {
+  t = await startApp({ requestsPerMinute: 1e6 });
+});
+afterAll(() => t.close());
+
+const zeros = (n: number): string => `0.${'0'.repeat(n)}1`;
+const priced = row('Odd', '46', '23');
+
+/** A row, and what is told of it; nothing where all of it can be read. */
+test.each<[string, string, RegExp | undefined]>([
+  ['half a character', row('A\ud800b', '46', '23'), undefined],
+  ['a name of 60 pictures', row('😀'.repeat(60), '46', '23'), undefined],
+  ['a name of 500 letters', row('x'.repeat(500), '46', '23'), /Expected a name, 1 to 120/],
+  ['a control character', row('A\u000bb', '46', '23'), /Read control characters/],
+  ['N of 1e-50 %', row('Odd', '1e-50', '23'), undefined],
+  ['N of 1e-42 %', row('Odd', '1e-42', '23'), undefined],
+  ['N of no end of zeros', row('Odd', zeros(50), '23'), /Without N %/],
+  ['no N', row('Odd', '0', '23'), undefined],
+  ['N below nothing', row('Odd', '-5', '23'), /at least 0/],
+  ['N of 200 %', row('Odd', '200', '23'), /more than the whole/],
+  ['N without end', row('Odd', 'Infinity', '23'), /Without N %/],
+  ['a price of no end of zeros', row('Odd', '46', zeros(320)), /Without price/],
+  ['a price of 300 digits', row('Odd', '46', '9'.repeat(300)), /Without price/],
+  ['a price below nothing', row('Odd', '46', '-23'), /Without price/],
+  ['money of four letters', row('Odd', '46', '23', { currency: 'EURO' }), /three-letter/],
+  ['a day that never was', priced.replace('2026-10-01', '9999-99-99'), /Without seen on/],
+  ['the year nought', priced.replace('2026-10-01', '0000-01-01'), /Without seen on/],
+  ['a package of nothing', priced.replace('25 kg', '0 kg'), /Without package/],
+  ['a package of 300 digits', priced.replace('25 kg', `${'9'.repeat(300)} kg`), /Without package/],
+])('%s is told by its row, and the list is none the worse', async (name, line, told) => {
+  const good = row('Good one', '10', '20');
+  const preview = (await readList(t, [HEAD, line, good].join('\n'), name)).body as CataloguePreview;
+  expect(preview.problems.map((p) => p.row)).toEqual(told ? [2] : []);
+  if (told) expect(preview.problems[0]?.message).toMatch(told);
+  const { body: list } = await t.http
+    .post(`/api/v1/catalogue/imports/${preview.importId}/take`)
+    .send({ list: name, seller: 'Brindle' })
+    .expect(200);
+  const { body } = await t.http
+    .get(`/api/v1/catalogue/products?by=N&currency=EUR&list=${(list as { id: string }).id}`)
+    .expect(200);
+  const { items } = body as CataloguePage;
+  expect(items.map((p) => p.name)).toContain('Good one');
+  for (const { cost } of items) expect(cost!.mid).toBeGreaterThan(0);
+});
+
+test('a list with a byte of zero is no text', async () => {
+  const { body } = await readList(t, [HEAD, row('A\u0000b', '46', '23')].join('\n'), 'nought', 415);
+  expect(body).toMatchObject({ status: 415, detail: expect.stringMatching(/no text has/) as unknown });
+});
