@@ -163,8 +163,8 @@ export class CatalogueQuery {
   @IsOptional()
   @Type(() => Number)
   @IsInt({ message: 'Expected limit as a whole number.' })
-  @Min(1)
-  @Max(100)
+  @Min(1, { message: 'Expected limit from 1 to 100.' })
+  @Max(100, { message: 'Expected limit from 1 to 100.' })
   limit?: number;
 }
 

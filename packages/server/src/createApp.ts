@@ -10,6 +10,7 @@ import { AppModule } from './app.module.js';
 import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
 import { migrate } from './database/orm.js';
 import { fewEnough, shallowOnly } from './common/depth.js';
+import { plainAddress } from './common/plainAddress.js';
 import { ownPagesOnly } from './common/origin.js';
 import { servePages } from './common/pages.js';
 import { serveOpenApi } from './common/openapi.js';
@@ -56,6 +57,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use('/api/v1/attachments/content', raw({ type: 'application/octet-stream', limit: MOST_ATTACHMENT_BYTES }));
   app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT, verify: fewEnough }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.use(plainAddress);
   app.use(shallowOnly);
   app.use(withinLedger(app));
   app.setGlobalPrefix('api/v1');

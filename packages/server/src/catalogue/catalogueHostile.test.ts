@@ -53,3 +53,21 @@ test('a list with a byte of zero is no text', async () => {
   const { body } = await readList(t, [HEAD, row('A\u0000b', '46', '23')].join('\n'), 'nought', 415);
   expect(body).toMatchObject({ status: 415, detail: expect.stringMatching(/no text has/) as unknown });
 });
+
+test.each([
+  ['words=%00a', /no text has/],
+  ['seller=a%00', /no text has/],
+  ['limit=101', /Expected limit from 1 to 100/],
+  ['limit=0', /Expected limit from 1 to 100/],
+  ['atLeast=N:1e400', /such as N:5/],
+  ['seenSince=2026-02-31', /2026-02-31/],
+  ['words[a]=b', /not a field/],
+])('%s is refused in words, and asks the database nothing', async (query, said) => {
+  const { body } = await t.http.get(`/api/v1/catalogue/products?by=N&currency=EUR&${query}`).expect(400);
+  expect((body as { detail: string }).detail).toMatch(said);
+});
+
+test.each(['words=%25%25%5C', "origin='", 'words=%ED%A0%80', 'chloride=1e-50'])('%s finds nothing', async (query) => {
+  const { body } = await t.http.get(`/api/v1/catalogue/products?by=N&currency=EUR&${query}`).expect(200);
+  expect(body).toEqual({ items: [], next: null });
+});
