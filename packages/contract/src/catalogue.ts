@@ -5,6 +5,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsISO8601,
   IsOptional,
   IsString,
   Matches,
@@ -136,7 +137,7 @@ export class CatalogueQuery {
   place?: string;
 
   @IsOptional()
-  @Matches(/^[0-9a-f-]{36}$/, { message: 'Expected a list by its id.' })
+  @Matches(/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, { message: 'Expected a list by its id.' })
   list?: string;
 
   /** The most chloride, %; what is not known does not count as little. */
@@ -227,6 +228,7 @@ export class CataloguePackagedQuery extends CataloguePricedQuery {
   @IsOptional()
   @Transform(asNumber)
   @Min(0, { message: 'Expected within as an amount of money.' })
+  @Max(1e12, { message: 'Expected within as an amount of money.' })
   within?: number;
 }
 
@@ -253,7 +255,8 @@ export interface CataloguePackaged {
 
 /** What changed among the products that fit, since a moment. */
 export class CatalogueSinceQuery extends CatalogueQuery {
-  @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,3})?Z$/, {
+  @IsISO8601({ strict: true }, { message: 'Expected since as a moment such as 2026-03-01T08:00:00Z.' })
+  @Matches(/^[1-9]\d{3}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,3})?Z$/, {
     message: 'Expected since as a moment such as 2026-03-01T08:00:00Z.',
   })
   since!: string;

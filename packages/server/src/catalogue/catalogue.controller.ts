@@ -33,6 +33,7 @@ import {
   type CatalogueProduct,
   type CatalogueRecord,
 } from '@wheat-ledger/contract';
+import { Transform } from 'class-transformer';
 import type { Request, Response } from 'express';
 import { inputPipe } from '../common/inputPipe.js';
 import { invalid, notFound, type ProblemException } from '../common/problems.js';
@@ -46,14 +47,21 @@ import { CatalogueRecipes } from './catalogueRecipes.js';
 import { CatalogueImports, MOST_LIST_BYTES } from './catalogueImport.service.js';
 import { CatalogueRevisions } from './catalogueRevisions.js';
 
+/** What is typed around a name is none of it. */
+const Trimmed = (): PropertyDecorator =>
+  Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value));
+
 class ListReadDto extends CsvReadingDto {
+  @Trimmed()
   @Text(1, 120, 'the name of the list')
   list!: string;
 }
 class ListTakeDto {
+  @Trimmed()
   @Text(1, 120, 'the name of the list')
   list!: string;
 
+  @Trimmed()
   @Text(0, 120, 'a seller')
   seller!: string;
 }
@@ -171,7 +179,7 @@ export class CatalogueController {
     const signal = goneFrom(response);
     return withUpload(request, async () => {
       refuseByHeaders(request, MOST_LIST_BYTES);
-      return this.imports.read({ body: request, list: list.trim(), currency, decimal, signal });
+      return this.imports.read({ body: request, list, currency, decimal, signal });
     });
   }
 
@@ -221,7 +229,7 @@ export class CatalogueController {
     @Body(inputPipe(ListTakeDto)) { list, seller }: ListTakeDto,
   ): Promise<CatalogueList> {
     request.setTimeout(PATIENCE_MS);
-    return this.revisions.take(id, list.trim(), seller.trim());
+    return this.revisions.take(id, list, seller);
   }
 
   @Post('imports/:id/leave')

@@ -55,19 +55,30 @@ test('a list with a byte of zero is no text', async () => {
 });
 
 test.each([
-  ['words=%00a', /no text has/],
-  ['seller=a%00', /no text has/],
-  ['limit=101', /Expected limit from 1 to 100/],
-  ['limit=0', /Expected limit from 1 to 100/],
-  ['atLeast=N:1e400', /such as N:5/],
-  ['seenSince=2026-02-31', /2026-02-31/],
-  ['words[a]=b', /not a field/],
+  ['products?by=N&words=%00a', /no text has/],
+  ['products?by=N&seller=a%00', /no text has/],
+  ['products?limit=101', /Expected limit from 1 to 100/],
+  ['products?limit=0', /Expected limit from 1 to 100/],
+  ['products?atLeast=N:1e400', /such as N:5/],
+  ['products?seenSince=2026-02-31', /2026-02-31/],
+  ['products?words[a]=b', /not a field/],
+  [`products?list=${'-'.repeat(36)}`, /a list by its id/],
+  ['since?since=2026-99-99T99:99:99Z', /such as 2026-03-01T08:00:00Z/],
+  ['since?since=2026-02-31T08:00:00Z', /such as 2026-03-01T08:00:00Z/],
+  ['since?since=0000-01-01T08:00:00Z', /such as 2026-03-01T08:00:00Z/],
+  ['packages?worth=N:1&most=5&within=1e400', /an amount of money/],
+  ['packages?worth=N:1&most=5&within=abc', /an amount of money/],
 ])('%s is refused in words, and asks the database nothing', async (query, said) => {
-  const { body } = await t.http.get(`/api/v1/catalogue/products?by=N&currency=EUR&${query}`).expect(400);
+  const { body } = await t.http.get(`/api/v1/catalogue/${query}&currency=EUR`).expect(400);
   expect((body as { detail: string }).detail).toMatch(said);
 });
 
 test.each(['words=%25%25%5C', "origin='", 'words=%ED%A0%80', 'chloride=1e-50'])('%s finds nothing', async (query) => {
   const { body } = await t.http.get(`/api/v1/catalogue/products?by=N&currency=EUR&${query}`).expect(200);
   expect(body).toEqual({ items: [], next: null });
+});
+
+test('a list needs a name that is more than blanks', async () => {
+  const { body } = await readList(t, [HEAD, priced].join('\n'), '  ', 422);
+  expect((body as { detail: string }).detail).toMatch(/Expected the name of the list, 1 to 120/);
 });
