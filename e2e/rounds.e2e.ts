@@ -243,7 +243,7 @@ test('a photo is kept with what was done, harvests come from a spreadsheet, and 
   await expectText(page, '[data-testid=log]', /1 photo/);
   await page.goto(`${at.ledger.address}/book/year`);
   await page.waitForSelector('[data-testid=balance]');
-  const sheet = (await page.$(
+  const sheet = (await page.waitForSelector(
     'input[aria-label="A spreadsheet of harvests, as CSV"]',
   )) as ElementHandle<HTMLInputElement>;
   await sheet.uploadFile(join(folder, 'harvest.csv'));

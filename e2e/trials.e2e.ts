@@ -35,6 +35,7 @@ test('a trial is planned, begun, mapped, measured by keyboard, read, and becomes
   await expectText(page, '[data-testid=doubts]', /Begun on .*stand/);
   await clickLink(page, 'Map');
   await page.waitForSelector('[data-testid=map]');
+  await page.waitForSelector('[data-testid=labels] li');
   const labels = await page.$$eval('[data-testid=labels] li', (all) => all.map((l) => l.textContent ?? ''));
   expect(labels).toHaveLength(12);
   for (const label of labels) expect(label).toMatch(/^[A-Z]{3}unit \d+$/);
@@ -96,7 +97,7 @@ test('a finished trial: the reading, the harvest with its leaders, what to do, a
   });
   const folder = mkdtempSync(join(tmpdir(), 'wheat-ledger-trial-'));
   writeFileSync(join(folder, 'results.json'), results);
-  const files = (await page.$(
+  const files = (await page.waitForSelector(
     'input[aria-label="Results of a neighbour, as JSON"]',
   )) as ElementHandle<HTMLInputElement>;
   await files.uploadFile(join(folder, 'results.json'));
@@ -203,7 +204,7 @@ test('readings come in as a spreadsheet, and a photo shows a unit', async () => 
     'day,outcome,unit,value\n2026-11-01,a litre soaks in,1,9.5\n2026-11-01,,2,>15\n2026-11-01,,99,3\n',
   );
   await page.waitForSelector('[data-testid=grid] input');
-  const file = (await page.$(
+  const file = (await page.waitForSelector(
     'input[aria-label="A spreadsheet of readings, as CSV"]',
   )) as ElementHandle<HTMLInputElement>;
   await file.uploadFile(join(folder, 'readings.csv'));
@@ -221,7 +222,7 @@ test('readings come in as a spreadsheet, and a photo shows a unit', async () => 
   const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   writeFileSync(join(folder, 'pot.png'), Buffer.from(png, 'base64'));
   await page.select('section select', '3');
-  const photo = (await page.$('input[type=file][accept*="image"]')) as ElementHandle<HTMLInputElement>;
+  const photo = (await page.waitForSelector('input[type=file][accept*="image"]')) as ElementHandle<HTMLInputElement>;
   await photo.uploadFile(join(folder, 'pot.png'));
   await expectText(page, '[data-testid=attachments]', /[A-Z]{3}: pot\.png/);
   rmSync(folder, { recursive: true, force: true });
