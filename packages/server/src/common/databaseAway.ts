@@ -19,16 +19,30 @@ const AWAY = new Set([
 const AWAY_WORDS =
   /Connection terminated|Client has encountered a connection error|server closed the connection|Timeout acquiring a connection|not queryable/i;
 
-/** Whether an error means that the database does not answer, whatever wraps it. */
-export function isDatabaseAway(error: unknown, depth = 0): boolean {
-  if (!(error instanceof Error) || depth > 4) return false;
-  const code = 'code' in error && typeof error.code === 'string' ? error.code : '';
-  if (AWAY.has(code) || AWAY_WORDS.test(error.message)) return true;
-  // Whatever PostgreSQL itself refuses has a code of its own; without one, the connection broke.
-  if (error instanceof DriverException && code === '') return true;
+/** What PostgreSQL says when the disk it writes to has no room left. */
+const DISK_FULL = '53100';
+
+const codeOf = (error: Error): string => ('code' in error && typeof error.code === 'string' ? error.code : '');
+
+/** An error and what it wraps, a few deep. */
+function withWrapped(error: unknown, depth = 0): readonly Error[] {
+  if (!(error instanceof Error) || depth > 4) return [];
   const inner =
     error instanceof AggregateError
       ? (error.errors as unknown[])
       : [error.cause, 'previous' in error ? error.previous : undefined];
-  return inner.some((e) => isDatabaseAway(e, depth + 1));
+  return [error, ...inner.flatMap((e) => withWrapped(e, depth + 1))];
 }
+
+/** Whether an error means that the database does not answer, whatever wraps it. */
+export const isDatabaseAway = (error: unknown): boolean =>
+  withWrapped(error).some(
+    (e) =>
+      AWAY.has(codeOf(e)) ||
+      AWAY_WORDS.test(e.message) ||
+      // Whatever PostgreSQL itself refuses has a code of its own; without one, the connection broke.
+      (e instanceof DriverException && codeOf(e) === ''),
+  );
+
+/** Whether an error means that the database has no room to write. */
+export const isDiskFull = (error: unknown): boolean => withWrapped(error).some((e) => codeOf(e) === DISK_FULL);

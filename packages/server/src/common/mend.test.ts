@@ -6,7 +6,6 @@ import { loadSample } from '../database/sample.js';
 import { ask, ifMatch, product, scopeCheck, startApp, type TestApp } from '../../test/app.js';
 import { countValues } from './depth.js';
 import { Gate } from './gate.js';
-import { isDatabaseAway } from './databaseAway.js';
 import { ownId } from './ownIds.js';
 import { WorkspaceScope } from './workspaceScope.js';
 
@@ -304,12 +303,4 @@ test('a gate lets two through at once, some wait, the rest are told', async () =
   }
   await Promise.all(all);
   expect(most).toBe(2);
-});
-
-test('a database that is away is known by what wraps the error, and nothing else is taken for it', () => {
-  expect(isDatabaseAway(Object.assign(new Error('x'), { code: 'ECONNREFUSED' }))).toBe(true);
-  expect(isDatabaseAway(new Error('x', { cause: Object.assign(new Error('y'), { code: '57P01' }) }))).toBe(true);
-  expect(isDatabaseAway(new AggregateError([Object.assign(new Error('y'), { code: 'ECONNREFUSED' })]))).toBe(true);
-  expect(isDatabaseAway(new Error('Connection terminated unexpectedly'))).toBe(true);
-  expect(isDatabaseAway(Object.assign(new Error('duplicate key'), { code: '23505' }))).toBe(false);
 });

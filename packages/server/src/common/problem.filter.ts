@@ -4,8 +4,8 @@ import type { Response } from 'express';
 import type { Problem } from '@wheat-ledger/contract';
 import { DomainError } from '@wheat-ledger/core';
 import { ThrottlerException } from '@nestjs/throttler';
-import { conflict, databaseAway, invalid, ProblemException } from './problems.js';
-import { isDatabaseAway } from './databaseAway.js';
+import { conflict, databaseAway, diskFull, invalid, ProblemException } from './problems.js';
+import { isDatabaseAway, isDiskFull } from './databaseAway.js';
 import { traceOf } from './traceOf.js';
 
 const TITLES: Readonly<Record<number, string>> = {
@@ -19,6 +19,7 @@ const TITLES: Readonly<Record<number, string>> = {
   428: 'Say which version you saw',
   429: 'Too many requests',
   503: 'Not ready',
+  507: 'No room left',
 };
 
 /** A body parser's own errors carry a status and are safe to name; everything else unknown is hidden. */
@@ -61,13 +62,15 @@ export class ProblemFilter implements ExceptionFilter {
           ? invalid([{ path: error.path, message: error.message }])
           : isDatabaseAway(error)
             ? databaseAway()
-            : error instanceof ThrottlerException
-              ? new ProblemException(
-                  'too-many',
-                  HttpStatus.TOO_MANY_REQUESTS,
-                  'Too many requests in a minute. Wait a little.',
-                )
-              : error;
+            : isDiskFull(error)
+              ? diskFull()
+              : error instanceof ThrottlerException
+                ? new ProblemException(
+                    'too-many',
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    'Too many requests in a minute. Wait a little.',
+                  )
+                : error;
     if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
     const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
     if (status === undefined)

@@ -38,6 +38,14 @@ export const conflict = (current: unknown): ProblemException =>
 export const notInTheBin = (kind: string): ProblemException =>
   new ProblemException('not-removed', HttpStatus.CONFLICT, `This ${kind} was not taken out, so it cannot be put back.`);
 
+/** The disk that the database writes to is full: what was asked was not done. */
+export const diskFull = (): ProblemException =>
+  new ProblemException(
+    'disk-full',
+    HttpStatus.INSUFFICIENT_STORAGE,
+    'The disk of the ledger is full; nothing was saved. Make room on it, then save again.',
+  );
+
 /** The database is away: what was asked was not done, and asking again later will do it. */
 export const databaseAway = (): ProblemException =>
   new ProblemException(
