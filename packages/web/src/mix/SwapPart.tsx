@@ -135,7 +135,6 @@ function SwapAnswer({ mix, inBatch, batchKg, from, other, nutrient, asked, massU
   return (
     <div aria-live="polite" className="mt-2">
       <TaskNote task={courses} what="what is set free" />
-      {underway && <p className="text-faint">What is set free in time is being worked out …</p>}
       {found.kind === 'cannot' && <p className="text-beet">{found.why}</p>}
       {found.kind === 'swapped' && !underway && (
         <Swapped
