@@ -87,6 +87,7 @@ export class CatalogueStore {
     const key = query.by === undefined ? 'name' : `${columnOf(query.by)}_cost`;
     const all = [...conditions(query)];
     if (query.after === undefined) {
+      // Asked beforehand: within the same statement the database would plan without knowing it, and take a second for words that nothing holds.
       const least = await this.leastCost(query);
       if (least === Infinity) return { items: [], next: null };
       if (least > 0) all.push({ sql: `${key} >= ?`, values: [least] });
