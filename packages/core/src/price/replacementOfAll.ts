@@ -12,6 +12,7 @@ import {
   type NutrientPrices,
 } from './cheapestOfAll.js';
 import { listedPrice } from './ofAllFigures.js';
+import { nameOf } from './priceList.js';
 
 /** What a kg of a product is worth by what else a catalogue holds. */
 export type ReplacementOfAll =
@@ -32,12 +33,11 @@ export type ReplacementOfAll =
 export interface ToReplace extends CatalogueColumn {
   readonly sellers?: readonly string[];
 }
-const plain = (text = ''): string => text.trim().toLowerCase();
 /** Whether a product of a list is the one that is to be replaced: the same entry, or one of its name by one of its sellers. */
 const isItself = (product: ToReplace, { id, name, seller }: CatalogueColumn): boolean =>
   id === product.id ||
-  (plain(name) === plain(product.name) &&
-    (product.sellers ?? [product.seller]).some((s) => s !== undefined && plain(s) === plain(seller)));
+  (nameOf(name) === nameOf(product.name) &&
+    (product.sellers ?? [product.seller]).some((s) => s !== undefined && nameOf(s) === nameOf(seller ?? '')));
 
 /**
  * The replacement value of a product against a whole catalogue: the cheapest way to bring all that a kg of it brings of the nutrients that count from

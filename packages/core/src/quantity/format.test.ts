@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  decimalsOf,
   formatFixed,
   formatGiven,
   formatNumber,
@@ -76,3 +77,15 @@ test('between the ends of a range from below zero stands a word, since a dash wo
   expect(formatRange({ low: -2, mid: 0, high: 3 }, 1)).toBe('−2 to 3');
   expect(formatGivenRange({ low: 0, mid: 1, high: 2 })).toBe('0–2');
 });
+
+test.each([
+  [0.98, 2, 2],
+  [9.8, 2, 1],
+  [98, 2, 0],
+  [980, 2, 0],
+  [-0.0098, 3, 5],
+  [1, 1, 0],
+  [1e-20, 3, 12],
+])('%p to so many figures (%i) has %i decimals', (value, figures, decimals) =>
+  expect(decimalsOf(value, figures)).toBe(decimals),
+);

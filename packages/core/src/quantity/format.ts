@@ -13,9 +13,15 @@ export function formatNumber(value: number | undefined, figures = 3): string {
   const magnitude = Math.floor(Math.log10(Math.abs(value)));
   if (magnitude < -6 || magnitude > 15) return scientific(value, figures);
   const rounded = Number(value.toPrecision(figures));
-  const decimals = Math.min(12, Math.max(0, figures - 1 - Math.floor(Math.log10(Math.abs(rounded)))));
-  return groupDigits(rounded.toFixed(decimals));
+  return groupDigits(rounded.toFixed(decimalsOf(rounded, figures)));
 }
+
+/**
+ * Decimals that show so many significant figures of a number other than 0, at most twelve.
+ * @example formatFixed(6.417, decimalsOf(0.98, 2)) // '6.42', as fine as two figures of its error
+ */
+export const decimalsOf = (value: number, figures: number): number =>
+  Math.min(12, Math.max(0, figures - 1 - Math.floor(Math.log10(Math.abs(value)))));
 
 // Making a format costs far more than using it.
 const PLAIN = new Intl.NumberFormat('en', { useGrouping: false, maximumFractionDigits: 12 });

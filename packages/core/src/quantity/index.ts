@@ -35,6 +35,7 @@ export {
   rateUnit,
 } from './rate.js';
 export {
+  decimalsOf,
   formatFixed,
   formatGiven,
   formatGivenRange,

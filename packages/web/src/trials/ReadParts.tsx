@@ -1,5 +1,6 @@
 import type { TrialRecord } from '@wheat-ledger/contract';
 import {
+  decimalsOf,
   formatFixed,
   formatTrimmed,
   lastUsefulLook,
@@ -30,8 +31,7 @@ interface Found {
 function alike(arms: readonly ArmReading[]): (value: number) => string {
   const half = Math.min(...arms.flatMap((a) => (a.interval ? [(a.interval.high - a.interval.low) / 2] : [])));
   if (!(half > 0 && half < Infinity)) return (value) => formatTrimmed(value, 4);
-  const decimals = Math.min(6, Math.max(0, 1 - Math.floor(Math.log10(half))));
-  return (value) => formatFixed(value, decimals);
+  return (value) => formatFixed(value, decimalsOf(half, 2));
 }
 
 /** How much more an arm has than the control; a bound where times were not over. */
