@@ -5,9 +5,9 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsOptional,
   IsString,
+  IsUUID,
   Matches,
   Max,
   MaxLength,
@@ -22,7 +22,7 @@ import {
   type RankedNutrient,
 } from '@wheat-ledger/core';
 import type { ProductInput } from './product.js';
-import { Day } from './decorators.js';
+import { Day, Moment } from './decorators.js';
 
 /** A product of a list as a line of the catalogue shows it. */
 export interface CatalogueProduct {
@@ -137,7 +137,7 @@ export class CatalogueQuery {
   place?: string;
 
   @IsOptional()
-  @Matches(/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, { message: 'Expected a list by its id.' })
+  @IsUUID('all', { message: 'Expected a list by its id.' })
   list?: string;
 
   /** The most chloride, %; what is not known does not count as little. */
@@ -255,9 +255,6 @@ export interface CataloguePackaged {
 
 /** What changed among the products that fit, since a moment. */
 export class CatalogueSinceQuery extends CatalogueQuery {
-  @IsISO8601({ strict: true }, { message: 'Expected since as a moment such as 2026-03-01T08:00:00Z.' })
-  @Matches(/^[1-9]\d{3}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,3})?Z$/, {
-    message: 'Expected since as a moment such as 2026-03-01T08:00:00Z.',
-  })
+  @Moment()
   since!: string;
 }

@@ -67,11 +67,19 @@ export const Maybe = (): PropertyDecorator => IsOptional();
 export const When = <T extends object>(condition: (object: T) => boolean): PropertyDecorator =>
   ValidateIf((object: object) => condition(object as T));
 
+const onCalendar = (shape: RegExp, message: string): PropertyDecorator =>
+  applyDecorators(IsISO8601({ strict: true }, { message }), Matches(shape, { message }));
+
 /** A calendar day without a time. */
-export const Day = (): PropertyDecorator => {
-  const message = 'Read "$value", expected a date such as 2026-03-14.';
-  return applyDecorators(IsISO8601({ strict: true }, { message }), Matches(/^\d{4}-\d{2}-\d{2}$/, { message }));
-};
+export const Day = (): PropertyDecorator =>
+  onCalendar(/^\d{4}-\d{2}-\d{2}$/, 'Read "$value", expected a date such as 2026-03-14.');
+
+/** A moment of universal time. */
+export const Moment = (): PropertyDecorator =>
+  onCalendar(
+    /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,3})?Z$/,
+    'Read "$value", expected a moment such as 2026-03-01T08:00:00Z.',
+  );
 
 /** An object with rules of its own. Nested rules alone let a missing object, a null and a list pass. */
 export const Part = (type: () => new () => object, what: string): PropertyDecorator =>

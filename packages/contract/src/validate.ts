@@ -30,10 +30,11 @@ export const VALIDATION_OPTIONS = {
 export function fieldProblems(errors: readonly ValidationError[], prefix = ''): FieldProblem[] {
   return errors.flatMap((error) => {
     const path = prefix ? `${prefix}.${error.property}` : error.property;
-    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
-      path,
-      message: rule === 'whitelistValidation' ? `"${error.property}" is not a field here.` : sentence(message),
-    }));
+    const said = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
+      rule === 'whitelistValidation' ? `"${error.property}" is not a field here.` : sentence(message),
+    );
+    // Rules that expect the same say it once.
+    const own = [...new Set(said)].map((message) => ({ path, message }));
     return [...own, ...fieldProblems(error.children ?? [], path)];
   });
 }

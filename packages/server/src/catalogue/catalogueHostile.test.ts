@@ -68,9 +68,14 @@ test.each([
   ['since?since=0000-01-01T08:00:00Z', /such as 2026-03-01T08:00:00Z/],
   ['packages?worth=N:1&most=5&within=1e400', /an amount of money/],
   ['packages?worth=N:1&most=5&within=abc', /an amount of money/],
-])('%s is refused in words, and asks the database nothing', async (query, said) => {
+])('%s is refused in words', async (query, said) => {
   const { body } = await t.http.get(`/api/v1/catalogue/${query}&currency=EUR`).expect(400);
   expect((body as { detail: string }).detail).toMatch(said);
+});
+
+test('what two rules expect of a field is said once', async () => {
+  const { body } = await t.http.get('/api/v1/catalogue/since?since=yesterday').expect(400);
+  expect((body as { detail: string }).detail).toBe('Read "yesterday", expected a moment such as 2026-03-01T08:00:00Z.');
 });
 
 test.each(['words=%25%25%5C', "origin='", 'words=%ED%A0%80', 'chloride=1e-50'])('%s finds nothing', async (query) => {
