@@ -29,6 +29,13 @@ const BY = {
 /** By what two materials can be made equal: all of a nutrient, or of nitrogen what is set free in time. */
 type Counting = 'total' | 'released';
 
+/** What a batch brings of a nutrient, before or after; what no label states is not nothing. */
+function brought(kg: number, massUnit: 'kg' | 'lb'): string {
+  if (kg === 0) return 'none stated';
+  const words = weighedWords(kg, massUnit);
+  return words.startsWith('0 ') ? words.replace('0 ', 'under 0.1 ') : words;
+}
+
 /** What a swap changes, with a button that makes it. */
 function Swapped({
   found,
@@ -84,7 +91,7 @@ function Swapped({
       <ul className="ml-5 list-disc">
         {found.changes.map(({ nutrient: n, before, after }) => (
           <li key={n}>
-            {symbolIn(n, labelBasis(n))}: {weighedWords(before, massUnit)} before, {weighedWords(after, massUnit)} after
+            {symbolIn(n, labelBasis(n))}: {brought(before, massUnit)} before, {brought(after, massUnit)} after
           </li>
         ))}
         {cost && (
