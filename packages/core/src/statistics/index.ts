@@ -1,3 +1,4 @@
+export { adjustedArms, type AdjustedArm, invertAgainst, type LaidOut, type Nuisance, nuisanceOf } from './armFit.js';
 export { anova, type Anova, fBeyond, type Observation } from './anova.js';
 export { logRank, logRankScores, meanTime, type Timed } from './logRank.js';
 export { errorDf, leastDifference, power } from './power.js';

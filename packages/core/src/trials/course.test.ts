@@ -1,15 +1,8 @@
 import fc from 'fast-check';
-import {
-  areaOf,
-  leaders,
-  mmPerMinute,
-  oddOnes,
-  slopeOf,
-  valueOf,
-  type TrialOutcome,
-  type TrialReading,
-} from './course.js';
+import { areaOf, mmPerMinute, oddOnes, slopeOf, valueOf, type TrialOutcome, type TrialReading } from './course.js';
 import { costPerGain, decide, scaled } from './decide.js';
+import type { TrialUnit } from './layout.js';
+import { leaders } from './leaders.js';
 import { mergeGardens } from './neighbours.js';
 import { fairP, lastUsefulLook, peek } from './peek.js';
 
@@ -44,17 +37,30 @@ test('a tenfold slip is asked about, a step like the others’ is not, and of li
   expect(oddOnes([slip, ...day.slice(1, 3)], all)).toEqual([]);
 });
 
-test('the early leader is not always the last', () => {
-  const armOf = new Map([
-    [1, 0],
-    [2, 1],
-  ]);
+test('how far is odd is four spreads of the other steps, their median deviation × 1.4826: 10 ± 11.9', () => {
+  // Steps of the others 6, 8, 10, 12, 14: median 10, median deviation 2.
+  const steps = [6, 8, 10, 12, 14];
+  const all = [0, ...steps].flatMap((_, u) => [read(u + 1, '2026-05-01', 1)]);
+  const withStep = (step: number) => [step, ...steps].map((s, u) => read(u + 1, '2026-05-11', 1 + s));
+  expect(oddOnes(withStep(21.8), all)).toEqual([]);
+  expect(oddOnes(withStep(22), all).map((o) => o.reading.unit)).toEqual([1]);
+});
+
+test('the early leader is not always the last; a lost unit is left out and moves no total by its block', () => {
+  const unit = (number: number, arm: number, block: number): TrialUnit => ({
+    ...{ number, arm, block, row: block, column: arm, code: '' },
+  });
+  const units = [unit(1, 0, 0), unit(2, 1, 0)];
+  const two = { layout: 'blocks', arms: [{ name: 'a' }, { name: 'b' }], control: 0 } as const;
   const all = [read(1, '2026-07-01', 3), read(2, '2026-07-01', 1), read(1, '2026-08-01', 1), read(2, '2026-08-01', 6)];
-  expect(leaders(all, armOf, 2, 'more').map((l) => [l.arm, ...l.totals])).toEqual([
+  expect(leaders(two, all, units, 'more').map((l) => [l.arm, ...l.totals.map(Math.round)])).toEqual([
     [0, 3, 1],
     [1, 4, 7],
   ]);
-  expect(leaders(all, armOf, 2, 'less').map((l) => l.arm)).toEqual([1, 0]);
+  expect(leaders(two, all, units, 'less').map((l) => l.arm)).toEqual([1, 0]);
+  // A rich second block of which arm 1 alone is left does not make arm 1 lead.
+  const rich = [...all.slice(0, 2), read(4, '2026-07-01', 50)];
+  expect(leaders(two, rich, [...units, unit(4, 1, 1)], 'more')[0]).toMatchObject({ arm: 0 });
 });
 
 test('a litre on 0.07 m² in five minutes is 2.86 mm a minute', () => {

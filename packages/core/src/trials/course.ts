@@ -133,28 +133,3 @@ export function median(values: readonly number[]): number {
     ? (all[half] ?? Number.NaN)
     : ((all[half - 1] ?? Number.NaN) + (all[half] ?? Number.NaN)) / 2;
 }
-
-/** Which arm led on which day of a harvest, by what was added up so far; of a tie the first. */
-export interface Leader {
-  readonly on: string;
-  readonly arm: number;
-  readonly totals: readonly number[];
-}
-/** @param armOf the arm of a unit, by its number */
-export function leaders(
-  readings: readonly TrialReading[],
-  armOf: ReadonlyMap<number, number>,
-  arms: number,
-  better: TrialOutcome['better'],
-): readonly Leader[] {
-  const days = [...new Set(readings.map((r) => r.on))].sort();
-  const counts = Array.from({ length: arms }, (_, a) => [...armOf.values()].filter((x) => x === a).length);
-  return days.map((on) => {
-    const totals = counts.map((units, a) => {
-      const sum = readings.filter((r) => r.on <= on && armOf.get(r.unit) === a).reduce((all, r) => all + r.value, 0);
-      return units > 0 ? sum / units : 0;
-    });
-    const best = better === 'more' ? Math.max(...totals) : Math.min(...totals);
-    return { on, arm: totals.indexOf(best), totals };
-  });
-}

@@ -1,7 +1,5 @@
 export {
   areaOf,
-  leaders,
-  type Leader,
   type TrialOutcome,
   OUTCOME_KINDS,
   OUTCOME_WORDS,
@@ -18,16 +16,10 @@ export {
 export { costPerGain, type Criterion, decide, type Decision } from './decide.js';
 export { type ArmBrought, equalBy, type EqualDose, equalDoses, EQUALISED, type Equalised } from './equalise.js';
 export { JAR_WEEKS, type JarPoint, jarPoints, missedWeeks, missedWords } from './incubate.js';
-export {
-  blocksToReach,
-  layOut,
-  type TrialLayout,
-  LAYOUT_WORDS,
-  LAYOUTS,
-  leastP,
-  MOST_UNITS,
-  type TrialUnit,
-} from './layout.js';
+export { arrangementsOf, blocksToReach, leastP, leastPAlone, MOST_EXACT } from './arrangements.js';
+export { layOut, type TrialLayout, LAYOUT_WORDS, LAYOUTS, MOST_UNITS, type TrialUnit } from './layout.js';
+export { type Leader, leaders } from './leaders.js';
+export { type ArmLosses, lossesOf, lossWords } from './losses.js';
 export { type GardenResult, type Gardens, mergeGardens } from './neighbours.js';
 export { fairP, lastUsefulLook, peek } from './peek.js';
 export {
@@ -44,7 +36,6 @@ export {
 } from './places.js';
 export {
   type ArmAgainst,
-  MOST_EXACT,
   permute,
   type Permuted,
   type PermuteOptions,

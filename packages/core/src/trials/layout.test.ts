@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { blocksToReach, layOut, leastP, type TrialUnit } from './layout.js';
+import { blocksToReach, leastP, leastPAlone } from './arrangements.js';
+import { layOut, type TrialUnit } from './layout.js';
 
 const count = (units: readonly TrialUnit[], of: (u: TrialUnit) => unknown): number => new Set(units.map(of)).size;
 
@@ -72,13 +73,28 @@ test('where an arm comes is chance: over 400 seeds each of three arms stands fir
   for (const arm of [0, 1, 2]) expect(Math.abs(first.filter((a) => a === arm).length - 400 / 3)).toBeLessThan(45);
 });
 
-test('two arms need six blocks to reach 0.05, three need four; all mixed, two arms of four each reach 2 of 70', () => {
-  expect(leastP('blocks', 2, 6)).toBeCloseTo(1 / 32, 12);
+test('the least p counts all distinct arrangements: 2 (t − 1)! of them always stand out as far as the best', () => {
+  expect(leastP('blocks', 2, 6)).toBeCloseTo(2 / 64, 12);
   expect(leastP('blocks', 2, 5)).toBeGreaterThan(0.05);
-  expect([blocksToReach(0.05, 2), blocksToReach(0.05, 3)]).toEqual([6, 4]);
+  expect(leastP('blocks', 3, 3)).toBeCloseTo(4 / 216, 12);
+  expect(leastP('blocks', 5, 2)).toBeCloseTo(48 / 14_400, 12);
   expect(leastP('random', 2, 4)).toBeCloseTo(2 / 70, 12);
-  expect(leastP('random', 3, 2)).toBeCloseTo(1 / 15, 12);
-  expect(leastP('blocks', 4, 1)).toBe(1);
+  expect(leastP('random', 2, 5)).toBeCloseTo(2 / 252, 12);
+  expect(leastP('random', 3, 2)).toBeCloseTo(4 / 90, 12);
+  expect(leastP('latin', 4, 4)).toBeCloseTo(12 / 432, 12);
+  expect(leastP('blocks', 4, 1)).toBe(12 / 24);
+  // 24^4 are too many to go through: of 10 000 that are drawn p is never below 1 of 10 001.
+  expect(leastP('blocks', 4, 4)).toBeCloseTo(1 / 10_001, 12);
+  expect([blocksToReach(0.05, 2), blocksToReach(0.05, 3)]).toEqual([6, 3]);
+});
+
+test('where one treatment alone stands out any arm may take its places, so that more blocks are needed', () => {
+  expect(leastPAlone('blocks', 3, 3)).toBeCloseTo(1 / 9, 12);
+  expect(leastPAlone('blocks', 2, 6)).toBeCloseTo(leastP('blocks', 2, 6), 12);
+  expect(leastPAlone('random', 3, 3)).toBeCloseTo(3 / 84, 12);
+  expect(leastPAlone('random', 2, 4)).toBeCloseTo(2 / 70, 12);
+  expect(leastPAlone('latin', 4, 4)).toBeCloseTo(1 / 6, 12);
+  expect([blocksToReach(0.05, 2, leastPAlone), blocksToReach(0.05, 3, leastPAlone)]).toEqual([6, 4]);
 });
 
 test('one arm, no replicate and a field of units are refused', () => {

@@ -105,18 +105,3 @@ export function layOut(layout: TrialLayout, arms: number, replicates: number, se
     }),
   );
 }
-
-/** The least p that a layout can reach when one arm stands far out. @example leastP('blocks', 2, 6) // 1/32 = 0.031 */
-export function leastP(layout: TrialLayout, arms: number, replicates: number): number {
-  if (layout === 'blocks') return Math.min(1, arms ** (1 - replicates));
-  if (layout === 'latin') return Math.min(1, 1 / latinCount(arms));
-  // The arm that stands far out may take any of so many sets of places; of two arms both say the same.
-  const n = arms * replicates;
-  const sets = range(replicates).reduce((all, i) => (all * (n - i)) / (i + 1), 1);
-  return Math.min(1, (arms === 2 ? 2 : 1) / sets);
-}
-/** Placings of one arm in a square: each row and column once. */
-const latinCount = (arms: number): number => range(arms).reduce((all, i) => all * (i + 1), 1);
-
-/** Blocks that two arms need until 0.05 can be reached at all. @example blocksToReach(0.05, 2) // 6 */
-export const blocksToReach = (p: number, arms: number): number => Math.ceil(1 - Math.log(p) / Math.log(arms) - 1e-12);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { leastP } from './arrangements.js';
 import { permute, ranked, rankedUnits, type Placed } from './permute.js';
 
 const blocks = (...rows: readonly (readonly number[])[]): readonly Placed[] =>
@@ -94,18 +95,105 @@ test('adding a constant to all, or to a block, changes no p; other names for the
   );
 });
 
-test('p is a share of the arrangements; an arm far out in all three blocks reaches 1 of 9, as the layout can', () => {
-  expect(pOf(blocks([1, 100, 2], [2, 101, 1.5], [1.2, 99, 1.8]))[0]).toBeLessThanOrEqual(1 / 9 + 1e-12);
+test('p is a share of the arrangements, and no values whatever reach less than the least p of the layout', () => {
   fc.assert(
     fc.property(table, (rows) => {
       const found = permute(blocks(...rows), { layout: 'blocks', control: 0 })!;
       for (const { p } of found.outcomes[0]!) {
         expect(p * found.arrangements).toBeCloseTo(Math.round(p * found.arrangements), 6);
-        expect(p).toBeGreaterThanOrEqual(1 / found.arrangements);
+        expect(p).toBeGreaterThanOrEqual(leastP('blocks', 3, 3) - 1e-12);
       }
     }),
     { numRuns: 60 },
   );
+});
+
+test('five and five have 252 arrangements, not 10!: two of them and their mirror images are as far apart', () => {
+  const values = [1, 2, 3, 4, 6, 5, 7, 8, 9, 10];
+  const units = values.map((v, i) => ({ arm: i < 5 ? 0 : 1, values: [v] }));
+  const found = permute(units, { layout: 'random', control: 0 })!;
+  expect([found.arrangements, found.exact]).toEqual([252, true]);
+  expect(found.outcomes[0]![0]!.p).toBeCloseTo(4 / 252, 12);
+  expect(found.least).toEqual([expect.closeTo(2 / 252, 12)]);
+});
+
+test('values without any error are told apart by their differences', () => {
+  // The control lies lowest, arm 2 highest, no error at all: 4 of 216 and not all 6 that are without error.
+  const even = blocks([0, 1, 2], [10, 11, 12], [20, 21, 22]);
+  const found = permute(even, { layout: 'blocks', control: 0 })!;
+  expect(found.outcomes[0]!.map((a) => a.p)).toEqual([expect.closeTo(6 / 216, 12), expect.closeTo(4 / 216, 12)]);
+  expect(found.outcomes[0]![1]!.t).toBe(Infinity);
+});
+
+/** The test written out with lost units: adjusted differences by the normal equations, solved for two arms by blocks that have both. */
+test('with a lost unit two arms are judged by the blocks that have both, and the block of the lost one tells nothing', () => {
+  const rows: readonly (readonly number[])[] = [
+    [1, 2],
+    [3, 5],
+    [2, 4.5],
+    [4, 5],
+    [1, 3],
+    [2, 2.5],
+  ];
+  const lost = blocks(...rows).map((u) => (u.block === 2 && u.arm === 1 ? { ...u, values: [Number.NaN] } : u));
+  const found = permute(lost, { layout: 'blocks', control: 0 })!;
+  const differences = rows.filter((_, b) => b !== 2).map(([a, b]) => b! - a!);
+  expect(found.outcomes[0]![0]!.difference).toBeCloseTo(differences.reduce((a, b) => a + b, 0) / 5, 12);
+  // All five ahead: 2 of 32, the sixth block standing either way.
+  expect(found.outcomes[0]![0]!.p).toBeCloseTo(2 / 32, 12);
+  expect(found.least).toEqual([expect.closeTo(2 / 32, 12)]);
+  expect(found.arrangements).toBe(64);
+});
+
+test('an arrangement that leaves an arm unread counts as standing out', () => {
+  const units = [0, 0, 1, 1, 1].map((arm, i) => ({ arm, values: [[1, Number.NaN, 9, 10, Number.NaN][i]!] }));
+  const found = permute(units, { layout: 'random', control: 0 })!;
+  expect(found.arrangements).toBe(10);
+  // Of the ten pairs of places for arm 0, counted from 1: {1, 2} and {1, 5} read as it was, {3, 4} is its mirror image, {2, 5} leaves it unread.
+  expect(found.outcomes[0]![0]!.p).toBeCloseTo(4 / 10, 12);
+  expect(found.least).toEqual([expect.closeTo(4 / 10, 12)]);
+});
+
+test('drawn p is never 0: the arrangement that was really there counts as one of them', () => {
+  const far = blocks(...Array.from({ length: 20 }, (_, b) => [b, b + 50 + (b % 3)]));
+  const found = permute(far, { layout: 'blocks', control: 0, draws: 99 })!;
+  expect([found.exact, found.outcomes[0]![0]!.p]).toEqual([false, 1 / 100]);
+});
+
+test('a Latin square that is small is gone through whole, one with an arm unread only where that arm stays', () => {
+  const square = [0, 1, 2, 3].flatMap((row) =>
+    [0, 1, 2, 3].map((column) => {
+      const arm = (row + column) % 4;
+      return { arm, row, column, values: [arm * 2 + row + column * 3 + ((row * 3 + column * 5) % 4) * 0.1] };
+    }),
+  );
+  const whole = permute(square, { layout: 'latin', control: 0 })!;
+  expect([whole.exact, whole.arrangements]).toEqual([true, 432]);
+  expect(whole.least).toEqual([expect.closeTo(12 / 432, 12)]);
+  const unread = square.map((u) => (u.arm === 2 ? { ...u, values: [Number.NaN] } : u));
+  const three = permute(unread, { layout: 'latin', control: 0 })!;
+  expect(three.outcomes[0]!.map((a) => a.arm)).toEqual([1, 3]);
+  // Of four arms one stays: 432 squares / 4! places of one arm.
+  expect(three.arrangements).toBe(18);
+  const six = Array.from({ length: 36 }, (_, i) => {
+    const [row, column] = [Math.floor(i / 6), i % 6];
+    return { arm: (row + column) % 6, row, column, values: [((row + column) % 6) + ((i * 7) % 5) * 0.1] };
+  });
+  const drawn = permute(six, { layout: 'latin', control: 0, draws: 300 })!;
+  expect([drawn.exact, drawn.arrangements]).toEqual([false, 300]);
+  expect(drawn.outcomes[0]!.find((a) => a.arm === 5)!.difference).toBeGreaterThan(4);
+});
+
+test('rows and columns of a square with a lost unit are taken out together: what is left of additive values is the arms', () => {
+  const square = [0, 1, 2, 3].flatMap((row) =>
+    [0, 1, 2, 3].map((column) => {
+      const arm = (row + column) % 4;
+      return { arm, row, column, values: [arm * 2 + row * 5 + column * 11 + ((row * 3 + column * 5) % 4) * 1e-3] };
+    }),
+  );
+  const lost = square.map((u, i) => (i === 5 ? { ...u, values: [Number.NaN] } : u));
+  const found = permute(lost, { layout: 'latin', control: 0 })!;
+  expect(found.outcomes[0]!.map((a) => Math.round(a.difference * 100) / 100)).toEqual([2, 4, 6]);
 });
 
 test('too many arrangements are drawn, the same for a seed, near to the exact share, and can be stopped', () => {
@@ -125,20 +213,8 @@ test('an arm that is ahead is not missed because another is far ahead: each arra
   expect(near).toBeLessThan(1);
 });
 
-test('a lost unit is left out, one unit of each arm is judged by nothing, and a Latin square is drawn as squares', () => {
-  const units = blocks([1, 2], [3, 5], [2, 4.5], [4, 5], [1, 3], [2, 2.5]);
-  const lost = units.map((u, i) => (i === 1 ? { ...u, values: [Number.NaN] } : u));
-  expect(permute(lost, { layout: 'blocks', control: 0 })!.outcomes[0]![0]!.p).toBeGreaterThan(0);
+test('one unit of each arm is judged by nothing', () => {
   expect(permute(blocks([1, 2, 3]), { layout: 'blocks', control: 0 })).toBeUndefined();
-  const square = [0, 1, 2, 3].flatMap((row) =>
-    [0, 1, 2, 3].map((column) => {
-      const arm = (row + column) % 4;
-      return { arm, row, column, values: [arm * 2 + row + column * 3 + ((row * 3 + column * 5) % 4) * 0.3] };
-    }),
-  );
-  const found = permute(square, { layout: 'latin', control: 0, draws: 400 })!;
-  expect(found.exact).toBe(false);
-  expect(found.outcomes[0]!.find((a) => a.arm === 3)!.difference).toBeGreaterThan(4);
 });
 
 test('scores as ranks within their block; ties share their rank, a lost one has none', () => {

@@ -1,4 +1,16 @@
 import { uniformDraws } from '../quantity/index.js';
+import { invertAgainst, nuisanceOf, type Nuisance } from '../statistics/index.js';
+import {
+  arrangementsOf,
+  distinctOrders,
+  DRAWS,
+  everyArrangement,
+  everySquare,
+  leastP,
+  MOST_EXACT,
+  shuffleWithin,
+  squareRepeats,
+} from './arrangements.js';
 import { latinSquare, type TrialLayout } from './layout.js';
 
 /** A unit as far as it is judged. */
@@ -23,34 +35,28 @@ export interface PermuteOptions {
 /** One arm against the control in one outcome. */
 export interface ArmAgainst {
   readonly arm: number;
+  /** Of adjusted means: what it would be had no unit been lost. */
   readonly difference: number;
-  /** The difference over its error. */
+  /** The difference over its error; infinite where nothing is left of the error. */
   readonly t: number;
   /** The chance of any arm standing out so far if none did anything. */
   readonly p: number;
 }
 export interface Permuted {
-  /** For each outcome, every arm but the control. */
+  /** For each outcome, every arm but the control that was measured. */
   readonly outcomes: readonly (readonly ArmAgainst[])[];
+  /** For each outcome, the least p that this test can reach with the units that are left. */
+  readonly least: readonly number[];
   readonly arrangements: number;
   /** Whether all arrangements there are were gone through. */
   readonly exact: boolean;
 }
 
-/** Up to so many arrangements all are gone through. */
-export const MOST_EXACT = 50_000;
+/** Error below this share of all spread is rounding: such arrangements are told apart by their differences alone. */
+const FLOOR = 1e-11;
 const HAIR = 1e-9;
-
-const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
-/** Every order of some places. */
-function* orders(n: number): Generator<readonly number[]> {
-  if (n === 0) {
-    yield [];
-    return;
-  }
-  for (const rest of orders(n - 1))
-    for (let at = 0; at < n; at++) yield [...rest.slice(0, at), n - 1, ...rest.slice(at)];
-}
+/** Rounding of a sum of squares, as a share of all spread. */
+const ROUNDING = 1e-14;
 
 /** Units that change places with each other: those of a block, or all. */
 function groupsOf(units: readonly Placed[], layout: TrialLayout): readonly (readonly number[])[] {
@@ -64,209 +70,274 @@ function groupsOf(units: readonly Placed[], layout: TrialLayout): readonly (read
   return [...blocks.values()];
 }
 
-/** Values less what the layout takes out of them, so that only arms and chance are left. */
-function takenOut(units: readonly Placed[], outcome: number, layout: TrialLayout): Float64Array {
-  const values = Float64Array.from(units, (u) => u.values[outcome] ?? Number.NaN);
-  const centre = (keyOf: (u: Placed) => number): void => {
-    const sums = new Map<number, { total: number; count: number }>();
-    units.forEach((u, i) => {
-      const v = values[i] ?? Number.NaN;
-      if (Number.isNaN(v)) return;
-      const own = sums.get(keyOf(u)) ?? { total: 0, count: 0 };
-      own.total += v;
-      own.count += 1;
-      sums.set(keyOf(u), own);
-    });
-    units.forEach((u, i) => {
-      const own = sums.get(keyOf(u));
-      if (own) values[i] = (values[i] ?? 0) - own.total / own.count;
-    });
-  };
-  if (layout === 'blocks') centre((u) => u.block ?? 0);
-  else centre(() => 0);
-  if (layout === 'latin') {
-    centre((u) => u.row ?? 0);
-    centre((u) => u.column ?? 0);
-  }
-  return values;
-}
-
-/** What is kept of one outcome for every arrangement. */
-interface Judged {
-  readonly values: Float64Array;
-  /** Units that are there. */
+/** Which units were measured, and what the layout takes out of them. */
+interface Measured {
   readonly present: Int32Array;
-  readonly total: number;
+  readonly nuisance: Nuisance;
   readonly df: number;
+  /** Whether a unit is lost, so that what can be compared changes with each arrangement. */
+  readonly lost: boolean;
+  readonly arms: number;
+  readonly control: number;
 }
-function judgedOf(units: readonly Placed[], outcome: number, layout: TrialLayout, arms: number): Judged {
-  const values = takenOut(units, outcome, layout);
-  const present = Int32Array.from([...values.keys()].filter((i) => !Number.isNaN(values[i] ?? Number.NaN)));
-  const count = (keyOf: (u: Placed) => number): number =>
-    new Set([...present].map((i) => keyOf(units[i] ?? { arm: 0, values: [] }))).size;
-  const lost =
-    layout === 'blocks'
-      ? count((u) => u.block ?? 0)
-      : layout === 'latin'
-        ? count((u) => u.row ?? 0) + count((u) => u.column ?? 0) - 1
-        : 1;
-  const total = [...present].reduce((all, i) => all + (values[i] ?? 0) ** 2, 0);
-  return { values, present, total, df: present.length - lost - (arms - 1) };
-}
-
-/** Sums and counts of arms as they stand in an arrangement, and how much of the spread lies between them. */
-function sumUp({ values, present }: Judged, armAt: Int32Array, sums: Float64Array, counts: Int32Array): number {
-  sums.fill(0);
-  counts.fill(0);
-  for (let k = 0; k < present.length; k++) {
-    const i = present[k] as number;
-    const arm = armAt[i] as number;
-    sums[arm] = (sums[arm] as number) + (values[i] as number);
-    counts[arm] = (counts[arm] as number) + 1;
-  }
-  let between = 0;
-  for (let a = 0; a < sums.length; a++) {
-    const count = counts[a] ?? 0;
-    if (count > 0) between += (sums[a] ?? 0) ** 2 / count;
-  }
-  return between;
-}
-/** A difference over its error. Where nothing is left of the error, any difference stands out without end. */
-function overError(difference: number, error: number): number {
-  if (Math.abs(difference) < HAIR) return 0;
-  return error < HAIR * Math.abs(difference) ? Infinity : difference / error;
-}
-/** Room for what one arrangement comes to, used again for the next. */
-interface Room {
-  readonly sums: Float64Array;
-  readonly counts: Int32Array;
-  readonly t: Float64Array;
-}
-const roomFor = (arms: number): Room => ({
-  sums: new Float64Array(arms),
-  counts: new Int32Array(arms),
-  t: new Float64Array(arms),
-});
-/** Differences to the control, each over its own error, for arms as they stand in an arrangement. */
-function statistics(judged: Judged, armAt: Int32Array, control: number, { sums, counts, t }: Room): void {
-  const between = sumUp(judged, armAt, sums, counts);
-  const ms = Math.max(0, judged.total - between) / judged.df;
-  const ofControl = counts[control] ?? 1;
-  const controlMean = (sums[control] ?? 0) / ofControl;
-  for (let a = 0; a < t.length; a++) {
-    const count = counts[a] ?? 1;
-    const difference = (sums[a] ?? 0) / count - controlMean;
-    t[a] = a === control ? 0 : overError(difference, Math.sqrt(ms * (1 / count + 1 / ofControl)));
-  }
+function measuredOf({ units, armAt }: Kept, outcome: number, layout: TrialLayout, control: number): Measured {
+  const present = Int32Array.from(
+    [...units.keys()].filter((i) => !Number.isNaN(units[i]?.values[outcome] ?? Number.NaN)),
+  );
+  const nuisance = nuisanceOf(
+    [...present].map((i) => {
+      const { block, row, column } = units[i] ?? {};
+      return layout === 'blocks' ? { block } : layout === 'latin' ? { row, column } : {};
+    }),
+  );
+  const arms = armAt.size;
+  const df = present.length - nuisance.rank - (arms - 1);
+  // A square with an arm left out is uneven too.
+  const lost = present.length < units.length || (layout === 'latin' && units.length < arms ** 2);
+  return { present, nuisance, df, lost, arms, control };
 }
 
-/** All arrangements of arms that a layout could have had, each written into the same array. */
-function* everyArrangement(start: Int32Array, groups: readonly (readonly number[])[]): Generator<Int32Array> {
-  const now = Int32Array.from(start);
-  function* from(at: number): Generator<Int32Array> {
-    const group = groups[at];
-    if (!group) {
-      yield now;
-      return;
-    }
-    const own = group.map((i) => start[i] ?? 0);
-    for (const order of orders(group.length)) {
-      group.forEach((i, k) => (now[i] = own[order[k] ?? 0] ?? 0));
-      yield* from(at + 1);
-    }
-  }
-  yield* from(0);
+/** Values of one outcome with the layout taken out, what they really came to, and how often an arrangement stood out as far. */
+interface Judged {
+  readonly left: Float64Array;
+  readonly total: number;
+  readonly observed: Float64Array;
+  readonly slack: number;
+  readonly beyond: Float64Array;
 }
-/** Mixes the arms of some places in place (Fisher & Yates); from whatever order they stand in. */
-function shuffleWithin(armAt: Int32Array, places: readonly number[], draw: () => number): void {
-  for (let i = places.length - 1; i > 0; i--) {
-    const from = places[i] as number;
-    const to = places[Math.floor(draw() * (i + 1))] as number;
-    const arm = armAt[from] ?? 0;
-    armAt[from] = armAt[to] ?? 0;
-    armAt[to] = arm;
-  }
+/** Differences to the control over their errors, for arms as they stand in an arrangement. */
+function statisticsFor({ present, nuisance, df, lost, arms, control }: Measured) {
+  const cross = new Float64Array(arms * arms);
+  const inverse = new Float64Array(arms * arms);
+  const own = new Int32Array(present.length);
+  const sums = new Float64Array(arms);
+  const found = { difference: new Float64Array(arms), t: new Float64Array(arms), ss: 0 };
+  let inverted = false;
+  return {
+    found,
+    /** Takes an arrangement. @returns false where an arm is unread in it, or cannot be compared */
+    arrange: (armAt: Int32Array): boolean => {
+      for (let k = 0; k < present.length; k++) own[k] = armAt[present[k] as number] as number;
+      if (inverted) return true;
+      nuisance.cross(own, arms, cross);
+      const comparable = invertAgainst(cross, arms, control, inverse);
+      inverted = comparable && !lost;
+      return comparable;
+    },
+    of: (left: Float64Array, total: number): typeof found => {
+      sums.fill(0);
+      for (let k = 0; k < own.length; k++)
+        sums[own[k] as number] = (sums[own[k] as number] as number) + (left[k] as number);
+      let explained = 0;
+      for (let a = 0; a < arms; a++) {
+        let difference = 0;
+        for (let b = 0; b < arms; b++) difference += (inverse[a * arms + b] as number) * (sums[b] as number);
+        found.difference[a] = difference;
+        explained += difference * (sums[a] as number);
+      }
+      found.ss = total - explained;
+      const ms = Math.max(found.ss, FLOOR * total) / df;
+      for (let a = 0; a < arms; a++) {
+        const variance = ms * (inverse[a * arms + a] as number);
+        found.t[a] = variance > 0 ? (found.difference[a] as number) / Math.sqrt(variance) : 0;
+      }
+      return found;
+    },
+  };
 }
+type Statistics = ReturnType<typeof statisticsFor>;
+
+function judgedOf({ left, total }: Pick<Judged, 'left' | 'total'>, statistics: Statistics): Judged {
+  const { t, ss } = statistics.of(left, total);
+  const slack = 1 - HAIR - (ROUNDING * total) / Math.max(ss, FLOOR * total, Number.MIN_VALUE);
+  return { left, total, observed: Float64Array.from(t), slack, beyond: new Float64Array(t.length) };
+}
+const residualsOf = (nuisance: Nuisance, values: ArrayLike<number>): Pick<Judged, 'left' | 'total'> => {
+  const left = nuisance.residuals(values);
+  return { left, total: left.reduce((all, v) => all + v * v, 0) };
+};
+/** Counts one arrangement; one that leaves an arm unread counts as standing out. */
+function count({ left, total, observed, slack, beyond }: Judged, statistics: Statistics, comparable: boolean): void {
+  let most = Infinity;
+  if (comparable) {
+    most = 0;
+    const { t } = statistics.of(left, total);
+    for (let a = 0; a < t.length; a++) most = Math.max(most, Math.abs(t[a] as number));
+  }
+  for (let a = 0; a < observed.length; a++)
+    if (most >= Math.abs(observed[a] as number) * slack) beyond[a] = (beyond[a] as number) + 1;
+}
+
+/** Arms of units that are drawn anew as the layout could have put them. */
 function* drawnArrangements(
-  units: readonly Placed[],
   start: Int32Array,
   groups: readonly (readonly number[])[],
-  { layout, seed = 1, draws = 10_000 }: PermuteOptions,
-  arms: number,
+  draws: number,
+  draw: () => number,
 ): Generator<Int32Array> {
-  const draw = uniformDraws(seed);
   const now = Int32Array.from(start);
   for (let n = 0; n < draws; n++) {
-    if (layout === 'latin') {
-      const square = latinSquare(arms, draw);
-      units.forEach((u, i) => (now[i] = square[u.row ?? 0]?.[u.column ?? 0] ?? 0));
-    } else for (const group of groups) shuffleWithin(now, group, draw);
+    for (const group of groups) shuffleWithin(now, group, draw);
     yield now;
   }
 }
+/** Arms of units from squares; squares in which an arm that was never measured stands elsewhere are passed over. */
+function* fromSquares(
+  { units, unread, armAt }: Kept,
+  squares: Iterable<readonly (readonly number[])[]>,
+): Generator<Int32Array> {
+  const now = new Int32Array(units.length);
+  for (const square of squares) {
+    if (unread.some((u) => square[u.row ?? 0]?.[u.column ?? 0] !== u.arm)) continue;
+    units.forEach((u, i) => (now[i] = armAt.get(square[u.row ?? 0]?.[u.column ?? 0] ?? 0) ?? 0));
+    yield now;
+  }
+}
+function* drawnSquares(arms: number, draws: number, draw: () => number): Generator<readonly (readonly number[])[]> {
+  for (let n = 0; n < draws; n++) yield latinSquare(arms, draw);
+}
 
-/** One outcome with what it really came to, and how often an arrangement stood out as far as each arm. */
-interface Counted {
-  readonly judged: Judged;
-  readonly observed: Float64Array;
-  readonly beyond: Float64Array;
+/** Units of the arms that were measured in an outcome, with those arms counted anew from 0. */
+interface Kept {
+  readonly units: readonly Placed[];
+  /** Units of arms that were not measured at all: they keep their places. */
+  readonly unread: readonly Placed[];
+  readonly armAt: ReadonlyMap<number, number>;
+  readonly start: Int32Array;
 }
-/** Counts one arrangement. */
-function count({ judged, observed, beyond }: Counted, armAt: Int32Array, control: number, room: Room): void {
-  statistics(judged, armAt, control, room);
-  let most = 0;
-  for (let a = 0; a < room.t.length; a++) most = Math.max(most, Math.abs(room.t[a] as number));
-  for (let a = 0; a < observed.length; a++)
-    if (most >= Math.abs(observed[a] as number) * (1 - HAIR)) beyond[a] = (beyond[a] as number) + 1;
-}
-/** What an outcome came to, arm by arm. */
-function told(
-  { judged, observed, beyond }: Counted,
-  start: Int32Array,
-  control: number,
-  pOf: (count: number) => number,
-): readonly ArmAgainst[] {
-  const meanOf = (arm: number): number => {
-    const own = [...judged.present].filter((i) => start[i] === arm);
-    return own.reduce((sum, i) => sum + (judged.values[i] ?? 0), 0) / own.length;
-  };
-  return [...observed].flatMap((t, arm) =>
-    arm === control ? [] : [{ arm, difference: meanOf(arm) - meanOf(control), t, p: pOf(beyond[arm] ?? 0) }],
+function keptOf(units: readonly Placed[], outcome: number): Kept {
+  const read = [...new Set(units.filter((u) => !Number.isNaN(u.values[outcome] ?? Number.NaN)).map((u) => u.arm))].sort(
+    (a, b) => a - b,
   );
+  const armAt = new Map(read.map((arm, i) => [arm, i]));
+  const own = units.filter((u) => armAt.has(u.arm));
+  return {
+    units: own,
+    unread: units.filter((u) => !armAt.has(u.arm)),
+    armAt,
+    start: Int32Array.from(own, (u) => armAt.get(u.arm) ?? 0),
+  };
 }
+
+interface Arrangements {
+  readonly each: Iterable<Int32Array>;
+  readonly all: number;
+  readonly exact: boolean;
+  /** How often each distinct one is among them. */
+  readonly times: number;
+}
+/** Every arrangement that is counted, how many distinct ones they are, and whether those are all; undefined where none can be made. */
+function arrangementsFor(kept: Kept, { layout, seed = 1, draws = DRAWS }: PermuteOptions): Arrangements | undefined {
+  const { units, unread, start, armAt } = kept;
+  const draw = uniformDraws(seed);
+  if (layout === 'latin') {
+    const side = new Set([...units, ...unread].map((u) => u.row)).size;
+    const all = arrangementsOf('latin', side, side);
+    if (all <= MOST_EXACT)
+      return { each: fromSquares(kept, everySquare(side)), all, exact: true, times: squareRepeats(side) };
+    return unread.length > 0
+      ? undefined
+      : { each: fromSquares(kept, drawnSquares(side, draws, draw)), all: draws, exact: false, times: 1 };
+  }
+  const groups = groupsOf(units, layout);
+  const countsOf = (group: readonly number[]): readonly number[] =>
+    Array.from({ length: armAt.size }, (_, a) => group.filter((i) => start[i] === a).length);
+  const all = groups.reduce((n, g) => n * distinctOrders(countsOf(g)), 1);
+  return all <= MOST_EXACT
+    ? { each: everyArrangement(start, groups), all, exact: true, times: 1 }
+    : { each: drawnArrangements(start, groups, draws, draw), all: draws, exact: false, times: 1 };
+}
+
+/** Values that separate arms as well as can be, one arm the furthest from the control. */
+const bestSeparated = (kept: Kept, control: number, furthest: number): readonly number[] =>
+  [...kept.start].map((arm) => (arm === control ? 0 : arm === furthest ? kept.armAt.size : 1 + arm / kept.armAt.size));
+
+interface Tested {
+  readonly arms: readonly ArmAgainst[];
+  readonly least: number;
+  readonly arrangements: number;
+  readonly exact: boolean;
+}
+/** The test of one outcome; undefined where nothing is left to judge by, or it was stopped. */
+function test(units: readonly Placed[], outcome: number, options: PermuteOptions): Tested | undefined {
+  const kept = keptOf(units, outcome);
+  const control = kept.armAt.get(options.control);
+  const found = arrangementsFor(kept, options);
+  if (control === undefined || kept.armAt.size < 2 || !found) return undefined;
+  const measured = measuredOf(kept, outcome, options.layout, control);
+  const statistics = statisticsFor(measured);
+  if (measured.df < 1 || !statistics.arrange(kept.start)) return undefined;
+  const valuesOf = (values: readonly number[]): Float64Array =>
+    Float64Array.from(measured.present, (i) => values[i] ?? Number.NaN);
+  const judge = (values: readonly number[]): Judged =>
+    judgedOf(residualsOf(measured.nuisance, valuesOf(values)), statistics);
+  const own = judge(kept.units.map((u) => u.values[outcome] ?? Number.NaN));
+  // What the least p is with lost units shows in the best separated values, put through the same arrangements.
+  const best =
+    measured.lost && found.exact
+      ? [...kept.armAt.values()].filter((a) => a !== control).map((a) => judge(bestSeparated(kept, control, a)))
+      : [];
+  const { difference, t } = { difference: [...statistics.of(own.left, own.total).difference], t: own.observed };
+  const ss = statistics.found.ss;
+  let [seen, unread] = [0, 0];
+  for (const armAt of found.each) {
+    const comparable = statistics.arrange(armAt);
+    if (!comparable) unread += 1;
+    for (const judged of [own, ...best]) count(judged, statistics, comparable);
+    seen += 1;
+    if (seen % 500 === 0 && options.onProgress?.(Math.min(1, seen / found.times / found.all)) === false)
+      return undefined;
+  }
+  const pOf = (beyond: number): number => (found.exact ? beyond / seen : (beyond + 1) / (seen + 1));
+  const ofBest = best.flatMap(({ beyond }) => [...beyond].filter((_, a) => a !== control));
+  return {
+    arms: [...kept.armAt].flatMap(([arm, at]): readonly ArmAgainst[] =>
+      at === control
+        ? []
+        : [
+            {
+              arm,
+              difference: difference[at] ?? 0,
+              t:
+                own.total > 0 && ss <= FLOOR * own.total && difference[at] !== 0
+                  ? (t[at] ?? 0) * Infinity
+                  : (t[at] ?? 0),
+              p: pOf(own.beyond[at] ?? 0),
+            },
+          ],
+    ),
+    least:
+      ofBest.length > 0 ? Math.min(...ofBest) / seen : Math.max(leastOf(kept, options), unread === 0 ? 0 : pOf(unread)),
+    arrangements: seen / found.times,
+    exact: found.exact,
+  };
+}
+const leastOf = ({ armAt, units }: Kept, { layout, draws }: PermuteOptions): number =>
+  leastP(layout, armAt.size, units.length / armAt.size, draws);
 
 /**
  * Each arm against the control by a permutation test: arms change places as the layout could have put them, the largest difference over its own error is
- * kept of every arrangement (max-T, Westfall & Young 1993, studentised), and p is the share of arrangements that stand out as far.
- * @param units with a value for each outcome; a lost unit changes no places
- * @returns undefined where one arm has a single unit, nothing is left to judge by, or it was stopped
+ * kept of every arrangement (max-T, Westfall & Young 1993, studentised), and p is the share of arrangements that stand out as far. Differences are of
+ * adjusted means (least squares of arm + layout), also in every arrangement.
+ * @param units with a value for each outcome; a lost unit keeps its place and is lost in every arrangement. An arm without values is not judged
+ * @returns undefined where the control was not measured, nothing is left to judge by in any outcome, or it was stopped
  * @example permute(units, { layout: 'blocks', control: 0 })?.outcomes[0][0].p
  */
 export function permute(units: readonly Placed[], options: PermuteOptions): Permuted | undefined {
-  const { layout, control, draws = 10_000, onProgress = () => true } = options;
-  const arms = 1 + Math.max(...units.map((u) => u.arm));
-  const start = Int32Array.from(units, (u) => u.arm);
-  const room = roomFor(arms);
-  const outcomes = (units[0]?.values ?? []).map((_, k): Counted => {
-    const judged = judgedOf(units, k, layout, arms);
-    statistics(judged, start, control, room);
-    return { judged, observed: Float64Array.from(room.t), beyond: new Float64Array(arms) };
-  });
-  if (outcomes.length === 0 || outcomes.some((o) => o.judged.df < 1)) return undefined;
-  const groups = groupsOf(units, layout);
-  const all = groups.reduce((n, g) => n * factorial(g.length), 1);
-  const exact = layout !== 'latin' && all <= MOST_EXACT;
-  const wanted = exact ? all : draws;
-  let seen = 0;
-  for (const armAt of exact
-    ? everyArrangement(start, groups)
-    : drawnArrangements(units, start, groups, options, arms)) {
-    for (const outcome of outcomes) count(outcome, armAt, control, room);
-    seen += 1;
-    if (seen % 500 === 0 && !onProgress(seen / wanted)) return undefined;
+  const outcomes = units[0]?.values.length ?? 0;
+  const tested: Tested[] = [];
+  for (let k = 0; k < outcomes; k++) {
+    const found = test(units, k, options);
+    if (!found) return undefined;
+    tested.push(found);
   }
-  const pOf = (beyond: number): number => (exact ? beyond / seen : (beyond + 1) / (seen + 1));
-  return { outcomes: outcomes.map((o) => told(o, start, control, pOf)), arrangements: seen, exact };
+  if (tested.length === 0) return undefined;
+  return {
+    outcomes: tested.map((o) => o.arms),
+    least: tested.map((o) => o.least),
+    arrangements: Math.max(...tested.map((o) => o.arrangements)),
+    exact: tested.every((o) => o.exact),
+  };
 }
 
 /** Values turned into ranks within a block, ties sharing theirs: for scores, and whatever has no even steps. @example ranked([3, 1, 3]) // [2.5, 1, 2.5] */

@@ -1,5 +1,6 @@
 import type { TrialOutcome } from './course.js';
 import { layOut } from './layout.js';
+import { lossesOf, lossWords } from './losses.js';
 import { permute } from './permute.js';
 import {
   answerWords,
@@ -97,6 +98,85 @@ test('three blocks say that they cannot tell; one of each has a difference and t
   expect(words).not.toMatch(/\bp\b/);
 });
 
+/** Three arms in four blocks with steps of 100, effects 0, 10 and 20 and a little of chance; the control of the last block is lost. */
+const noise = [0.3, -0.4, 0.1, -0.2, 0.5, -0.3, 0.2, -0.1, 0.4, -0.5, 0.1, 0.2];
+const stepped = (lost: (u: { arm: number; block: number }) => boolean, arms = 3) =>
+  [0, 1, 2, 3].flatMap((block) =>
+    Array.from({ length: arms }, (_, arm) => {
+      const value = block * 100 + arm * 10 + (noise[block * arms + arm] ?? 0);
+      const number = block * arms + arm + 1;
+      return {
+        ...{ number, arm, block, row: block, column: arm, code: '' },
+        value: lost({ arm, block }) ? Number.NaN : value,
+      };
+    }),
+  );
+const readStepped = (units: ReturnType<typeof stepped>) => {
+  const p = plan({ arms: [{ name: 'Water' }, { name: 'Ferment' }, { name: 'Meal' }], replicates: 4 });
+  const reading = readOutcome(p, units, (u) => (u as (typeof units)[number]).value);
+  const permuted = permute(
+    units.map((u) => ({ ...u, values: [u.value] })),
+    { layout: 'blocks', control: 0 },
+  );
+  return { reading, permuted, words: answerWords(p, height, reading, permuted) };
+};
+
+test('a lost unit shifts no mean: the control of the last block is what the other arms of that block say', () => {
+  const { reading, permuted, words } = readStepped(stepped((u) => u.arm === 0 && u.block === 3));
+  // Plain mean of the three controls left: 100.
+  expect(reading.arms[0]!.mean).toBeCloseTo(150, 0);
+  expect(reading.arms.map((a) => a.against && Math.round(a.against.difference))).toEqual([undefined, 10, 20]);
+  expect(permuted!.outcomes[0]!.map((a) => a.difference)).toEqual(
+    reading.arms.slice(1).map((a) => expect.closeTo(a.against!.difference, 9)),
+  );
+  const { se } = reading.arms[2]!.against!;
+  expect(permuted!.outcomes[0]![1]!.t).toBeCloseTo(reading.arms[2]!.against!.difference / se!, 6);
+  expect(permuted!.outcomes[0]![1]!.t).toBeGreaterThan(40);
+  // The lost unit makes the intervals of its own arm wider than those of the others.
+  const width = (arm: number): number => reading.arms[arm]!.interval!.high - reading.arms[arm]!.interval!.low;
+  expect(width(0)).toBeGreaterThan(width(1));
+  expect(words).toMatch(/Meal was better by 13 % than the control/);
+});
+
+test('an arm without readings has no p and no percentage, and the others are judged without it', () => {
+  const { reading, permuted, words } = readStepped(stepped((u) => u.arm === 1));
+  expect(reading.arms[1]).toMatchObject({ values: [], interval: undefined, against: undefined });
+  expect(reading.arms[1]!.mean).toBeNaN();
+  // Meal and water alone: two arms in four blocks.
+  expect(permuted!.outcomes[0]!.map((a) => a.arm)).toEqual([2]);
+  expect(permuted!.outcomes[0]![0]!.p).toBeCloseTo(2 / 16, 12);
+  expect([permuted!.arrangements, permuted!.least]).toEqual([16, [2 / 16]]);
+  expect(words).toMatch(/Nothing was measured of Ferment\. So few blocks cannot tell/);
+});
+
+test('without readings of the control there is nothing to compare with', () => {
+  const { reading, permuted, words } = readStepped(stepped((u) => u.arm === 0));
+  expect(permuted).toBeUndefined();
+  expect(reading.arms[2]!.against).toBeUndefined();
+  expect(words).toBe('Nothing was measured of the control: there is nothing to compare with.');
+});
+
+test('arms that share no block are not compared', () => {
+  const { reading, permuted } = readStepped(stepped((u) => (u.block < 2 ? u.arm > 0 : u.arm === 0)));
+  expect(permuted).toBeUndefined();
+  expect(reading.arms.map((a) => [a.interval, a.against])).toEqual(reading.arms.map(() => [undefined, undefined]));
+});
+
+test('one layout is told the same least p before and after: nine units of three arms reach 4 of 216', () => {
+  const units = stepped(() => false).filter((u) => u.block < 3);
+  const { permuted, words } = readStepped(units);
+  expect(permuted!.outcomes[0]![1]!.p).toBeCloseTo(4 / 216, 12);
+  expect(permuted!.least[0]).toBeCloseTo(4 / 216, 12);
+  expect(words).not.toMatch(/cannot tell/);
+  const three = plan({ arms: [{ name: 'a' }, { name: 'b' }, { name: 'c' }], replicates: 3 });
+  expect(trialDoubts(three, ground())).toEqual([
+    {
+      hard: false,
+      text: expect.stringMatching(/one treatment alone differs, p can be 0\.11.*With 4 blocks/) as string,
+    },
+  ]);
+});
+
 test('a lost unit is left out of its arm', () => {
   const { p, units } = grown(4, 6);
   const reading = readOutcome(p, units, (u) => (u.number === 1 ? Number.NaN : u.arm));
@@ -117,7 +197,7 @@ test('a time that was not over makes a mean a least one, without an interval and
     [true, true],
   ]);
   expect(answerWords(p, minutes, reading, permuted)).toMatch(
-    /^Ferment was worse than the control: likely real \(p 0\.031\)\. Some were not over: by how much is not known\.$/,
+    /^Ferment was worse than the control: likely real \(p 0\.031\)\. Some were not over: by how much is unknown\.$/,
   );
 });
 
@@ -138,4 +218,29 @@ test('without blocks so few units cannot tell: of 3 and 3 the least p is 0.1', (
   expect(answerWords(p, height, readOutcome(p, units, valueOfUnit), permuted)).toMatch(
     /So few units cannot tell: even the clearest result has a p of 0\.1\.$/,
   );
+});
+
+test('losses are told arm by arm; where they are unlike, survival is tested and the means speak of survivors only', () => {
+  const p = plan();
+  const units = layOut('blocks', 2, 6, 3);
+  const treated = units.filter((u) => u.arm === 1).map((u) => u.number);
+  const told = (lost: ReadonlySet<number>): readonly string[] =>
+    lossWords(
+      p,
+      lossesOf(2, units, lost),
+      permute(
+        units.map((u) => ({ ...u, values: [lost.has(u.number) ? 0 : 1] })),
+        { layout: 'blocks', control: 0 },
+      ),
+    );
+  expect(told(new Set())).toEqual([]);
+  expect(told(new Set(treated))).toEqual([
+    'Lost: Water 0 of 6, Ferment 6 of 6.',
+    'Ferment lost more than the control: likely real (p 0.031).',
+    'The means speak of survivors only: losses may come from the treatment.',
+  ]);
+  expect(told(new Set(treated.slice(0, 1)))[1]).toMatch(/lost more.*as likely chance as not \(p 1\)/);
+  expect(told(new Set([treated[0]!, units.find((u) => u.arm === 0)!.number]))).toEqual([
+    'Lost: Water 1 of 6, Ferment 1 of 6.',
+  ]);
 });

@@ -1,7 +1,8 @@
 import { formatTrimmed } from '../quantity/index.js';
-import { anova, errorDf, leastDifference, tQuantile, type Anova } from '../statistics/index.js';
+import { adjustedArms, anova, errorDf, leastDifference, tQuantile, type Anova } from '../statistics/index.js';
+import { blocksToReach, leastP, leastPAlone } from './arrangements.js';
 import type { TrialOutcome } from './course.js';
-import { blocksToReach, leastP, type TrialLayout, type TrialUnit } from './layout.js';
+import type { TrialLayout, TrialUnit } from './layout.js';
 import type { ArmAgainst, Permuted } from './permute.js';
 
 /** What a trial is, as far as it is judged. */
@@ -44,6 +45,7 @@ export interface Doubt {
 export function trialDoubts({ layout, arms, replicates }: TrialPlan, ground: TrialGround): readonly Doubt[] {
   const times = layout === 'latin' ? arms.length : replicates;
   const least = leastP(layout, arms.length, times);
+  const alone = leastPAlone(layout, arms.length, times);
   const known = ground.nitrogen.filter((n) => n !== undefined);
   const most = Math.max(0, ...known);
   const apart = known.length > 1 && most > 0 && (most - Math.min(...known)) / most > APART;
@@ -60,10 +62,17 @@ export function trialDoubts({ layout, arms, replicates }: TrialPlan, ground: Tri
         ? [
             {
               hard: true,
-              text: `So laid out, chance alone explains even the clearest result once in ${formatTrimmed(1 / least, 2)}: 0.05 cannot be reached.${layout === 'blocks' ? ` ${blocksToReach(0.05, arms.length)} blocks can.` : ''}`,
+              text: `With this layout chance alone explains even the clearest result once in ${formatTrimmed(1 / least, 2)}: 0.05 cannot be reached.${layout === 'blocks' ? ` ${blocksToReach(0.05, arms.length)} blocks can.` : ''}`,
             },
           ]
-        : []),
+        : alone > 0.05
+          ? [
+              {
+                hard: false,
+                text: `If one treatment alone differs, p can be ${formatTrimmed(alone, 2)} at best; only where all treatments differ clearly can it be ${formatTrimmed(least, 2)}.${layout === 'blocks' ? ` With ${blocksToReach(0.05, arms.length, leastPAlone)} blocks one alone can reach 0.05.` : ''}`,
+              },
+            ]
+          : []),
     ...(missing.includes('pot')
       ? [{ hard: true, text: 'Pots or beds of several sizes differ in water and root room, whatever is given.' }]
       : []),
@@ -115,28 +124,88 @@ export function seeWords(layout: TrialLayout, arms: number, replicates: number, 
   return `only a difference of about ${formatTrimmed(least * 100, 2)} % or more would be seen, four times in five`;
 }
 
+/** From where to where a figure lies in 95 of 100 trials like this. */
+export interface Between {
+  readonly low: number;
+  readonly high: number;
+}
 /** One arm in one measure. */
 export interface ArmReading {
   readonly arm: number;
   readonly values: readonly { readonly unit: number; readonly value: number }[];
+  /** Adjusted by least squares of arm + layout: what it would be had no unit been lost. NaN where nothing was measured. */
   readonly mean: number;
   /** Whether a time of it was not over when watching stopped: the mean is at least so long. */
   readonly atLeast: boolean;
-  /** 95 % by the error of the trial; undefined where nothing is left to judge by, or a time was not over. */
-  readonly interval: { readonly low: number; readonly high: number } | undefined;
+  /** Of the mean, by the error of the trial; undefined where nothing is left to judge by, or a time was not over. */
+  readonly interval: Between | undefined;
+  /** What the mean is more than the control's, from the same fit; undefined for the control and where one of both was not measured. */
+  readonly against:
+    | { readonly difference: number; readonly se: number | undefined; readonly interval: Between | undefined }
+    | undefined;
 }
 export interface OutcomeReading {
   readonly arms: readonly ArmReading[];
   readonly anova: Anova | undefined;
 }
 
+/** Arms that were measured, each by its adjusted mean; by its plain mean where no blocks are shared to adjust by. */
+function fitted(
+  present: readonly (TrialUnit & { readonly value: number })[],
+  layout: TrialLayout,
+  control: number,
+  found: Anova | undefined,
+): ReadonlyMap<number, Pick<ArmReading, 'mean' | 'interval' | 'against'>> {
+  const read = [...new Set(present.map((u) => u.arm))].sort((a, b) => a - b);
+  const against = Math.max(0, read.indexOf(control));
+  const adjusted =
+    read.length > 0
+      ? adjustedArms(
+          present.map(({ arm, value, block, row, column }) => ({
+            ...{ arm: read.indexOf(arm), value },
+            ...(layout === 'blocks' ? { block } : layout === 'latin' ? { row, column } : {}),
+          })),
+          read.length,
+          against,
+        )
+      : undefined;
+  const df = found?.error.df ?? 0;
+  const around = (middle: number, variance: number): { se: number | undefined; interval: Between | undefined } => {
+    if (!found || df <= 0) return { se: undefined, interval: undefined };
+    const se = Math.sqrt(found.error.ms * variance);
+    const half = tQuantile(0.975, df) * se;
+    return { se, interval: { low: middle - half, high: middle + half } };
+  };
+  return new Map(
+    read.map((arm, i) => {
+      const own = adjusted?.[i];
+      if (!own) {
+        const values = present.filter((u) => u.arm === arm).map((u) => u.value);
+        const mean = values.reduce((a, b) => a + b, 0) / values.length;
+        return [arm, { mean, interval: undefined, against: undefined }];
+      }
+      return [
+        arm,
+        {
+          mean: own.mean,
+          interval: around(own.mean, own.meanVariance).interval,
+          against:
+            arm === control || !read.includes(control)
+              ? undefined
+              : { difference: own.difference, ...around(own.difference, own.differenceVariance) },
+        },
+      ];
+    }),
+  );
+}
+
 /**
- * What a measure found: every unit's value, the mean of each arm with its interval, and the analysis of variance of the layout.
+ * What a measure found: every unit's value, the adjusted mean of each arm with its interval, and the analysis of variance of the layout.
  * @param valueOfUnit NaN where a unit was lost or not measured
  * @param notOver units whose time was not over when watching stopped: a mean with one of them is at least so long, without an interval
  */
 export function readOutcome(
-  { layout, arms }: Pick<TrialPlan, 'layout' | 'arms'>,
+  { layout, arms, control }: Pick<TrialPlan, 'layout' | 'arms' | 'control'>,
   units: readonly TrialUnit[],
   valueOfUnit: (unit: TrialUnit) => number,
   notOver: ReadonlySet<number> = new Set(),
@@ -155,22 +224,20 @@ export function readOutcome(
           })),
         )
       : undefined;
-  const df = found?.error.df ?? 0;
+  const fit = fitted(present, layout, control, found);
+  const isOpen = (arm: number): boolean => present.some((u) => u.arm === arm && notOver.has(u.number));
   return {
     arms: arms.map((_, arm): ArmReading => {
-      const own = present.filter((u) => u.arm === arm).map((u) => ({ unit: u.number, value: u.value }));
-      const mean = own.reduce((sum, u) => sum + u.value, 0) / own.length;
-      const atLeast = own.some((u) => notOver.has(u.unit));
-      const half =
-        !atLeast && found && df > 0 && own.length > 0
-          ? tQuantile(0.975, df) * Math.sqrt(found.error.ms / own.length)
-          : undefined;
+      const own = fit.get(arm);
+      const atLeast = isOpen(arm);
+      const against = own?.against;
       return {
         arm,
-        values: own,
-        mean,
+        values: present.filter((u) => u.arm === arm).map((u) => ({ unit: u.number, value: u.value })),
+        mean: own?.mean ?? Number.NaN,
         atLeast,
-        interval: half === undefined ? undefined : { low: mean - half, high: mean + half },
+        interval: atLeast ? undefined : own?.interval,
+        against: against && (atLeast || isOpen(control)) ? { ...against, se: undefined, interval: undefined } : against,
       };
     }),
     anova: found,
@@ -186,20 +253,28 @@ export function sureWords(p: number): string {
 }
 const percent = (share: number): string => `${formatTrimmed(Math.abs(share) * 100, 2)} %`;
 
-/** What one arm did against the control, in a sentence. @param control its mean; undefined where differences are of ranks or of times that were not over, and no share of anything */
+/** What one arm did against the control, in a sentence. @param share its difference as a share of the control; undefined where it is no share of anything */
 function armSentence(
   name: string,
-  { difference, p }: ArmAgainst,
-  control: number | undefined,
+  { difference, p }: Pick<ArmAgainst, 'difference' | 'p'>,
+  share: number | undefined,
   { better }: TrialOutcome,
 ): string {
   const good = difference === 0 ? 'no different' : difference > 0 === (better === 'more') ? 'better' : 'worse';
-  const by = control && difference !== 0 ? ` by ${percent(difference / control)}` : '';
+  const by = share && difference !== 0 ? ` by ${percent(share)}` : '';
   return `${name} was ${good}${by} than the control: ${sureWords(p)} (p ${formatTrimmed(p, 2)}).`;
 }
 
+/** What is wanting where arms or units were not measured. */
+function missingWords(plan: TrialPlan, reading: OutcomeReading): readonly string[] {
+  const unread = reading.arms.filter((a) => a.values.length === 0);
+  if (unread.some((a) => a.arm === plan.control))
+    return ['Nothing was measured of the control: there is nothing to compare with.'];
+  return unread.map((a) => `Nothing was measured of ${plan.arms[a.arm]?.name ?? ''}.`);
+}
+
 /**
- * The answer of a trial in a sentence or two. With one of each there is a difference and no p.
+ * The answer of a trial in a sentence or two. With one of each there is a difference and no p; an arm without values has neither.
  * @param permuted of this measure alone; undefined where nothing could be judged
  */
 export function answerWords(
@@ -210,21 +285,30 @@ export function answerWords(
 ): string {
   const control = reading.arms[plan.control]?.mean ?? Number.NaN;
   const nameOf = (arm: number): string => plan.arms[arm]?.name ?? '';
+  const missing = missingWords(plan, reading);
+  if (Number.isNaN(control)) return missing.join(' ');
   const tested = permuted?.outcomes[0];
   if (!tested) {
     const differences = reading.arms
       .filter((a) => a.arm !== plan.control && !Number.isNaN(a.mean))
       .map((a) => `${nameOf(a.arm)} ${formatTrimmed(a.mean, 3)} against ${formatTrimmed(control, 3)} ${measure.unit}`);
-    return `${differences.join('; ')}: no inference possible.`;
+    return [...(differences.length > 0 ? [`${differences.join('; ')}: no inference possible.`] : []), ...missing].join(
+      ' ',
+    );
   }
-  const times = plan.layout === 'latin' ? plan.arms.length : plan.replicates;
-  const least = leastP(plan.layout, plan.arms.length, times);
+  const least = permuted.least[0] ?? 0;
   const small =
     least > 0.05
       ? ` So few ${plan.layout === 'blocks' ? 'blocks' : 'units'} cannot tell: even the clearest result has a p of ${formatTrimmed(least, 2)}.`
       : '';
   const unknown = reading.arms.some((a) => a.atLeast);
-  const open = unknown ? ' Some were not over: by how much is not known.' : '';
-  const whole = unknown || measure.kind === 'score' ? undefined : control;
-  return tested.map((a) => armSentence(nameOf(a.arm), a, whole, measure)).join(' ') + open + small;
+  const open = unknown ? ' Some were not over: by how much is unknown.' : '';
+  const isShare = !unknown && measure.kind !== 'score' && control !== 0;
+  const sentences = tested.map((a) => {
+    const own = reading.arms[a.arm]?.against;
+    return isShare && own
+      ? armSentence(nameOf(a.arm), { ...a, difference: own.difference }, own.difference / control, measure)
+      : armSentence(nameOf(a.arm), a, undefined, measure);
+  });
+  return [...sentences, ...missing].join(' ') + open + small;
 }

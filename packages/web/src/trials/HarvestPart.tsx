@@ -1,4 +1,5 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import type { TrialRecord } from '@wheat-ledger/contract';
 import {
   formatTrimmed,
   leaders,
@@ -9,20 +10,22 @@ import {
 } from '@wheat-ledger/core';
 import { DAY_AXIS } from '../ui/dayAxis';
 import { EDGE } from '../ui/weekAxes';
+import { planOf } from './useTrial';
 
 const COLOURS = ['var(--pine)', 'var(--wheat)', 'var(--beet)', 'var(--moss)', 'var(--slate)'];
 const DASHES = ['', '6 3', '2 3', '8 3 2 3', '1 2'];
 
 interface CourseProps {
+  readonly trial: TrialRecord;
   readonly outcome: TrialOutcome;
   readonly readings: readonly TrialReading[];
   readonly units: readonly TrialUnit[];
-  readonly names: readonly string[];
 }
 /** How a harvest adds up over the days, arm by arm, with who led when: the early leader is often not the last. */
-export function HarvestPart({ outcome, readings, units, names }: CourseProps) {
+export function HarvestPart({ trial, outcome, readings, units }: CourseProps) {
   const own = readings.filter((r) => r.measure === outcome.key);
-  const led = leaders(own, new Map(units.map((u) => [u.number, u.arm])), names.length, outcome.better);
+  const names = trial.arms.map((a) => a.name);
+  const led = leaders(planOf(trial), own, units, outcome.better);
   if (led.length < 2) return null;
   const points = led.map((l) => ({
     day: Date.parse(l.on),

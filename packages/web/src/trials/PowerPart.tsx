@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { TrialInput } from '@wheat-ledger/contract';
-import { errorDf, formatTrimmed, leastDifference, leastP, seeWords } from '@wheat-ledger/core';
+import { errorDf, formatTrimmed, leastDifference, leastP, leastPAlone, seeWords } from '@wheat-ledger/core';
 import { EDGE } from '../ui/weekAxes';
 
 const MOST_DRAWN = 12;
@@ -19,6 +19,7 @@ export function PowerPart({ trial }: { trial: TrialInput }) {
   const enough = points.find((p) => p.percent <= wouldChangePercent)?.n;
   const more = at(times + 1);
   const least = leastP(layout, arms.length, times);
+  const alone = leastPAlone(layout, arms.length, times);
   return (
     <section data-testid="power">
       <p>
@@ -30,7 +31,10 @@ export function PowerPart({ trial }: { trial: TrialInput }) {
           (enough === undefined
             ? `Not even ${MOST_DRAWN} of each would show the ${formatTrimmed(wouldChangePercent, 3)} % that would change what you do.`
             : `The ${formatTrimmed(wouldChangePercent, 3)} % that would change what you do need ${enough} of each.`)}{' '}
-        <span className="text-faint">The least p this layout can reach is {formatTrimmed(least, 2)}.</span>
+        <span className="text-faint">
+          The least p this layout can reach is {formatTrimmed(least, 2)}
+          {alone > least && `, where one treatment alone differs about ${formatTrimmed(alone, 2)}`}.
+        </span>
       </p>
       {layout !== 'latin' && (
         <figure className="mt-2 max-w-xl">

@@ -11,6 +11,7 @@ const arm = (at: number, mean: number, half?: number): ArmReading => ({
   mean,
   atLeast: false,
   interval: half === undefined ? undefined : { low: mean - half, high: mean + half },
+  against: at === 0 ? undefined : { difference: mean - 8.1, se: undefined, interval: undefined },
 });
 function shown(...arms: readonly ArmReading[]): string[][] {
   render(

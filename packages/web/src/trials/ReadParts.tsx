@@ -36,11 +36,12 @@ function alike(arms: readonly ArmReading[]): (value: number) => string {
 
 /** How much more an arm has than the control; a bound where times were not over. */
 function differenceText(arm: ArmReading, control: ArmReading | undefined, written: (value: number) => string): string {
-  const difference = arm.mean - (control?.mean ?? Number.NaN);
-  if (Number.isNaN(difference)) return '–';
-  if (arm.atLeast && control?.atLeast) return 'not known';
+  if (!arm.against) return arm.values.length === 0 || control?.values.length === 0 ? 'nothing measured' : '–';
+  if (arm.atLeast && control?.atLeast) return 'unknown';
   const bound = arm.atLeast ? '≥ ' : control?.atLeast ? '≤ ' : '';
-  return `${bound}${written(difference)}`;
+  const { difference, interval } = arm.against;
+  const between = interval ? `, ${written(interval.low)} to ${written(interval.high)}` : '';
+  return `${bound}${written(difference)}${between}`;
 }
 
 /** Means, differences and how likely they are chance. */
@@ -51,7 +52,8 @@ export function ArmsTable({ trial, outcome, found }: { trial: TrialRecord; outco
     <div className="relative overflow-x-auto">
       <table className="ledger" data-testid="arms">
         <caption className="pb-1 text-left text-sm text-faint">
-          {outcome.name}, {outcome.unit}; intervals hold 95 %, by the error of the whole trial
+          {outcome.name}, {outcome.unit}; means are adjusted for the layout and for lost units; intervals hold 95 %, by
+          the error of the whole trial
         </caption>
         <thead>
           <tr>
@@ -109,11 +111,14 @@ export function TimedPart({
   outcome,
   units,
   readings,
+  permuted,
 }: {
   trial: TrialRecord;
   outcome: TrialRecord['outcomes'][number];
   units: readonly TrialUnit[];
   readings: readonly TrialReading[];
+  /** Without it nothing can be judged, and no test is told. */
+  permuted: Permuted | undefined;
 }) {
   const last = new Map<number, TrialReading>();
   for (const r of [...readings].sort((a, b) => a.on.localeCompare(b.on))) last.set(r.unit, r);
@@ -129,7 +134,8 @@ export function TimedPart({
         const times = timesOf(i);
         if (times.length === 0) return null;
         const mean = meanTime(times);
-        const test = i === trial.control ? undefined : logRank(times, control);
+        const judged = permuted?.outcomes[0]?.some((x) => x.arm === i);
+        const test = judged ? logRank(times, control) : undefined;
         return (
           <li key={a.name}>
             {a.name}: {mean.high === undefined ? `at least ${formatTrimmed(mean.low, 3)}` : formatTrimmed(mean.low, 3)}{' '}
@@ -143,10 +149,19 @@ export function TimedPart({
 }
 
 /** Whether stopping now is fair, for who looks before the day. */
-export function PeekPart({ trial, days, p }: { trial: TrialRecord; days: number; p: number | undefined }) {
+export function PeekPart({
+  trial,
+  days,
+  permuted,
+}: {
+  trial: TrialRecord;
+  days: number;
+  permuted: Permuted | undefined;
+}) {
   if (stateOf(trial) !== 'running' || days < 1) return null;
   const times = trial.layout === 'latin' ? trial.arms.length : trial.replicates;
-  const least = leastP(trial.layout, trial.arms.length, times);
+  const least = permuted?.least[0] ?? leastP(trial.layout, trial.arms.length, times);
+  const p = permuted?.outcomes[0]?.reduce((smallest, a) => Math.min(smallest, a.p), 1);
   const look = peek(days, p ?? 1, least);
   return (
     <FormPart title="May I stop now?">
@@ -170,12 +185,15 @@ export function PeekPart({ trial, days, p }: { trial: TrialRecord; days: number;
 /** By what a reading was judged. */
 export function HowJudged({ outcome, found: { reading, permuted } }: { outcome: TrialOutcome; found: Found }) {
   const { anova } = reading;
+  const oneEach = reading.arms.every((a) => a.values.length <= 1);
   return (
     <p className="text-sm text-faint">
       {permuted
         ? `p by ${permuted.exact ? 'all' : ''} ${permuted.arrangements} arrangements that chance could have made, each with its own error, the largest difference counting (max-T)${outcome.kind === 'score' ? ', on ranks' : reading.arms.some((a) => a.atLeast) ? ', on log-rank scores' : ''}. `
-        : 'With one of each there is nothing to set a difference against. '}
-      {!reading.arms.some((a) => a.atLeast) && anova?.f !== undefined && anova.p !== undefined
+        : oneEach
+          ? 'With one of each there is nothing to set a difference against. '
+          : 'Too little was measured to tell a difference from chance. '}
+      {permuted && !reading.arms.some((a) => a.atLeast) && anova?.f !== undefined && anova.p !== undefined
         ? `Analysis of variance: F ${formatTrimmed(anova.f, 4)} on ${anova.arms.df} and ${anova.error.df}, p ${formatTrimmed(anova.p, 2)}; spread of like units ${formatTrimmed((anova.cv ?? 0) * 100, 2)} %.`
         : ''}
     </p>

@@ -33,7 +33,7 @@ function Reading({
   const [summary, setSummary] = useState<CourseSummary>('last');
   const [withOdd, setWithOdd] = useState(true);
   const { keep, saving } = useKeep('study');
-  const { all, plan, present, reading, task, values, notOver } = useReading(
+  const { all, plan, present, reading, task, values, notOver, losses } = useReading(
     trial,
     units,
     sheets,
@@ -45,8 +45,7 @@ function Reading({
   if (all.length === 0) return <Empty>Nothing of {outcome.name} is measured yet.</Empty>;
   const days = new Set(all.map((r) => r.on)).size;
   const early = stateOf(trial) !== 'finished';
-  const p = permuted?.outcomes[0]?.reduce((least, a) => Math.min(least, a.p), 1);
-  const done = !task.running;
+  const done = task.settled;
   return (
     <div className="flex flex-col gap-5">
       <div>
@@ -58,6 +57,11 @@ function Reading({
           <p className="text-faint">This outcome was not named as the one that decides: it is exploration.</p>
         )}
         <TaskNote task={task} what="the chance of it" />
+        {losses.map((sentence) => (
+          <p key={sentence} data-testid="losses">
+            {sentence}
+          </p>
+        ))}
       </div>
       <div className="no-print flex flex-wrap gap-x-5 gap-y-1">
         {(outcome.kind === 'number' || outcome.kind === 'count') && (
@@ -94,15 +98,15 @@ function Reading({
         notOver={notOver}
       />
       <ArmsTable trial={trial} outcome={outcome} found={{ reading, permuted }} />
-      <HowJudged outcome={outcome} found={{ reading, permuted }} />
-      {outcome.kind === 'timed' && <TimedPart trial={trial} outcome={outcome} units={present} readings={all} />}
+      {done && <HowJudged outcome={outcome} found={{ reading, permuted }} />}
+      {outcome.kind === 'timed' && (
+        <TimedPart trial={trial} outcome={outcome} units={present} readings={all} permuted={permuted} />
+      )}
       {trial.jars && outcome.key === trial.decides && (
         <JarsPart trial={trial} jars={trial.jars} units={present} readings={all} />
       )}
-      {outcome.kind === 'harvest' && (
-        <HarvestPart outcome={outcome} readings={all} units={present} names={trial.arms.map((a) => a.name)} />
-      )}
-      <PeekPart trial={trial} days={days} p={p} />
+      {outcome.kind === 'harvest' && <HarvestPart trial={trial} outcome={outcome} readings={all} units={present} />}
+      <PeekPart trial={trial} days={days} permuted={permuted} />
       {outcome.key === trial.decides && <ChainPart trial={trial} />}
       <GardensPart
         trial={trial}

@@ -1,5 +1,5 @@
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
-import { tQuantile, type TrialOutcome } from '@wheat-ledger/core';
+import type { TrialOutcome } from '@wheat-ledger/core';
 import { keptReading } from './keptReading';
 
 /** What one arm did against the control in what decides, per cent of the control. */
@@ -22,20 +22,16 @@ export function gainsOf(trial: TrialRecord, sheets: readonly TrialSheetRecord[])
   const reading = keptReading(trial, outcome, sheets);
   const control = reading?.arms[trial.control];
   if (!reading || !control || control.atLeast || !(Math.abs(control.mean) > 0)) return { trial, outcome, gains: [] };
-  const error = reading.anova?.error;
+  const percentOf = (difference: number): number => (difference / control.mean) * 100;
   const gains = reading.arms.flatMap((a): Gain[] => {
-    if (a.arm === trial.control || a.atLeast || Number.isNaN(a.mean)) return [];
-    const percent = ((a.mean - control.mean) / control.mean) * 100;
-    const half =
-      error && error.df > 0
-        ? tQuantile(0.975, error.df) * Math.sqrt(error.ms * (1 / a.values.length + 1 / control.values.length))
-        : undefined;
-    const halfPercent = half === undefined ? undefined : Math.abs(half / control.mean) * 100;
+    if (!a.against || a.atLeast) return [];
+    const { difference, interval } = a.against;
+    const ends = interval && [percentOf(interval.low), percentOf(interval.high)];
     return [
       {
         arm: trial.arms[a.arm]?.name ?? '',
-        percent,
-        interval: halfPercent === undefined ? undefined : { low: percent - halfPercent, high: percent + halfPercent },
+        percent: percentOf(difference),
+        interval: ends && { low: Math.min(...ends), high: Math.max(...ends) },
         units: a.values.length,
       },
     ];

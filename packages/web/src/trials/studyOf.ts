@@ -1,14 +1,16 @@
 import type { StudyInput, TrialInput } from '@wheat-ledger/contract';
-import { printDay, type OutcomeReading, type TrialOutcome } from '@wheat-ledger/core';
+import { printDay, sdFromDifference, type OutcomeReading, type TrialOutcome } from '@wheat-ledger/core';
 
 /** One arm of a trial against its control as a study, with the design it really had: one of each is somebody's word. */
 export function studyOf(trial: TrialInput, outcome: TrialOutcome, reading: OutcomeReading, arm: number): StudyInput {
   const [treated, control] = [reading.arms[arm], reading.arms[trial.control]];
-  const ms = reading.anova?.error.ms;
+  const se = treated?.against?.se;
   // Times that were not over have no mean that a study could keep.
   const known = treated && control && !treated.atLeast && !control.atLeast;
-  const judged = known && ms !== undefined && ms > 0 && (reading.anova?.error.df ?? 0) > 0;
-  const sd = judged ? Math.sqrt(ms) : 0;
+  const judged = known && se !== undefined && se > 0;
+  const [nTreated, nControl] = [treated?.values.length ?? 0, control?.values.length ?? 0];
+  // The spread that gives the error of the adjusted difference; with nothing lost it is that of the trial.
+  const sd = judged ? sdFromDifference(se, nTreated, nControl) : 0;
   return {
     title: `${trial.name}: ${trial.arms[arm]?.name ?? ''}, ${outcome.name}`.slice(0, 500),
     authors: '',
@@ -27,8 +29,8 @@ export function studyOf(trial: TrialInput, outcome: TrialOutcome, reading: Outco
           kind: 'means',
           treated: treated.mean,
           control: control.mean,
-          nTreated: treated.values.length,
-          nControl: control.values.length,
+          nTreated,
+          nControl,
           spread: 'sd',
           first: sd,
           second: sd,

@@ -1,11 +1,15 @@
 import { useMemo } from 'react';
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
 import {
+  answerWords,
   logRankScores,
+  lossesOf,
+  lossWords,
   rankedUnits,
   readOutcome,
   type CourseSummary,
   type TrialOutcome,
+  type TrialPlan,
   type TrialUnit,
 } from '@wheat-ledger/core';
 import { useTask } from '../ui/useTask';
@@ -22,6 +26,46 @@ function scoredTimes(placed: TrialQuestion['units'], isNotOver: (at: number) => 
   const scores = logRankScores(measured.map(({ at, minutes }) => ({ minutes, over: !isNotOver(at) })));
   const scoreAt = new Map(measured.map(({ at }, i) => [at, scores[i] ?? Number.NaN]));
   return placed.map((u, at) => ({ ...u, values: [scoreAt.get(at) ?? Number.NaN] }));
+}
+
+/** What losses mean, in sentences: survival as an outcome of its own, and the reading with what was lost as 0. */
+function useLosses(
+  trial: TrialRecord,
+  units: readonly TrialUnit[],
+  outcome: TrialOutcome,
+  values: ReadonlyMap<number, number>,
+  plan: TrialPlan,
+): readonly string[] {
+  const lost = useMemo(() => new Set(trial.odd.filter((o) => o.state === 'lost').map((o) => o.unit)), [trial.odd]);
+  // A lost plant gives nothing: that is a value where more is better and something is measured, not of a time or a score.
+  const asNothing = outcome.better === 'more' && outcome.kind !== 'timed' && outcome.kind !== 'score';
+  const valueOrNothing = useMemo(
+    () => (u: TrialUnit) => (lost.has(u.number) ? 0 : (values.get(u.number) ?? Number.NaN)),
+    [lost, values],
+  );
+  const questionOf = useMemo(
+    () =>
+      (valueOfUnit: (u: TrialUnit) => number): TrialQuestion | undefined =>
+        lost.size === 0
+          ? undefined
+          : {
+              units: units.map((u) => ({ ...u, values: [valueOfUnit(u)] })),
+              options: { layout: trial.layout, control: trial.control, seed: trial.seed },
+            },
+    [lost, units, trial.layout, trial.control, trial.seed],
+  );
+  const survivalQuestion = useMemo(() => questionOf((u) => (lost.has(u.number) ? 0 : 1)), [questionOf, lost]);
+  const nothingQuestion = useMemo(
+    () => (asNothing ? questionOf(valueOrNothing) : undefined),
+    [asNothing, questionOf, valueOrNothing],
+  );
+  const survival = useTask(PERMUTE, survivalQuestion);
+  const withNothing = useTask(PERMUTE, nothingQuestion);
+  if (lost.size === 0 || !survival.settled || !withNothing.settled) return [];
+  const told = lossWords(plan, lossesOf(plan.arms.length, units, lost), survival.result);
+  if (!asNothing) return told;
+  const reading = readOutcome(plan, units, valueOrNothing);
+  return [...told, `With what was lost as 0: ${answerWords(plan, outcome, reading, withNothing.result)}`];
 }
 
 /** What one outcome of a trial found, and how likely it is chance; the latter in a worker. @param withOdd whether units that were odd count */
@@ -69,9 +113,10 @@ export function useReading(
     };
   }, [units, values, outcome, trial, notOver]);
   const task = useTask(PERMUTE, question);
+  const losses = useLosses(trial, units, outcome, values, plan);
   const present = useMemo(
     () => units.filter((u) => !Number.isNaN(values.get(u.number) ?? Number.NaN)),
     [units, values],
   );
-  return { all, plan, present, reading, task, values, notOver };
+  return { all, plan, present, reading, task, values, notOver, losses };
 }

@@ -5,10 +5,10 @@ import { layOut, type TrialPlan, type TrialReading, type TrialUnit } from '@whea
 import { useRecords } from '../app/api';
 import { today } from '../app/today';
 
-/** Where a trial stands. */
+/** Where a trial stands: past its day it is over, whether or not it was ever begun formally. */
 export type TrialState = 'planned' | 'running' | 'finished';
 export const stateOf = ({ startedOn, until }: Pick<TrialInput, 'startedOn' | 'until'>): TrialState =>
-  !startedOn ? 'planned' : today() > until ? 'finished' : 'running';
+  today() > until ? 'finished' : startedOn ? 'running' : 'planned';
 
 export const planOf = (t: TrialInput): TrialPlan => ({
   layout: t.layout,
