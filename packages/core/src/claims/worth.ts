@@ -1,7 +1,7 @@
 import { computed, literal, product as times, quotient, type Figure } from '../figure/index.js';
 import { pricePerKg, pricesPerKg } from '../price/index.js';
 import { inCurrency, measure, per, scaleRange, type Range } from '../quantity/index.js';
-import { normalShare, tShare } from '../statistics/index.js';
+import { normalShare, tBeyond, tShare } from '../statistics/index.js';
 import type { Product } from '../shelf/index.js';
 import type { Evidence } from './evidence.js';
 import { yearlyRate } from './dose.js';
@@ -81,8 +81,8 @@ const threshold = (breakEvenShare: number, less: boolean): number | undefined =>
 function chance({ mean, scale, degreesOfFreedom }: Belief, share: number, less: boolean): number {
   const at = threshold(share, less);
   if (at === undefined) return 0;
-  const below = tShare((at - mean) / scale, degreesOfFreedom);
-  return less ? below : 1 - below;
+  const t = (at - mean) / scale;
+  return less ? tShare(t, degreesOfFreedom) : tBeyond(t, degreesOfFreedom);
 }
 
 /** A chance with its range, or why there is none. */

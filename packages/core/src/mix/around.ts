@@ -8,26 +8,31 @@ import { saltOf, type BlendRule } from './rules.js';
 
 type Recipe = Extract<Blend, { kind: 'recipe' }>;
 
-/** Of amounts the whole batch counts, since what it weighs differs from recipe to recipe. */
-const times = (perKg: number | undefined, batchKg = 1): number | undefined => perKg && perKg * batchKg;
-/** What the aim comes to, per kg of mix, of amounts for all of it; undefined where that is not known. */
+/**
+ * What the aim comes to: per kg of mix of a grade, for all of it of amounts, and per kg of the first nutrient of a ratio, since mixes of one ratio differ in
+ * strength; undefined where that is not known.
+ */
 function worthOf(recipe: Blend): number | undefined {
   if (recipe.kind !== 'recipe') return undefined;
-  const { mixture, minimised } = recipe;
+  const { mixture, minimised, wantedPerKg, batchKg } = recipe;
+  const counted = (perKg: number | undefined): number | undefined =>
+    perKg === undefined ? undefined : wantedPerKg === undefined ? perKg * (batchKg ?? 1) : perKg / wantedPerKg;
   switch (minimised) {
     case 'weighted':
     case 'cost':
-      return recipe.spent ?? times(mixture.costPerKg?.value.mid, recipe.batchKg);
+      return recipe.spent === undefined
+        ? counted(mixture.costPerKg?.value.mid)
+        : recipe.spent / (wantedPerKg === undefined ? 1 : wantedPerKg * (batchKg ?? 1));
     case 'mass':
-      return recipe.batchKg ?? mixture.components.reduce((sum, c) => sum + c.kg, 0);
+      return counted(batchKg === undefined ? mixture.components.reduce((sum, c) => sum + c.kg, 0) : 1);
     case 'salt':
-      return saltOf(mixture);
+      return wantedPerKg === undefined ? saltOf(mixture) : counted(saltOf(mixture));
     case 'fewest':
       return mixture.components.length;
   }
 }
 
-/** Another recipe near the best: what is different of it, and what more it costs per kg of mix. */
+/** Another recipe near the best: what is different of it, and what more it costs (in the unit of `Around`). */
 export interface Neighbour {
   readonly productId: string;
   readonly name: string;
@@ -35,7 +40,7 @@ export interface Neighbour {
   readonly extra: number | undefined;
   readonly recipe: Recipe | undefined;
 }
-/** One more point of a nutrient, and what that costs per kg of mix. */
+/** One more point of a nutrient, and what that costs (in the unit of `Around`). */
 export interface Step {
   readonly symbol: string;
   /** Per cent of the mix; of a ratio a tenth of the part. */
@@ -48,9 +53,11 @@ export interface Entering {
   readonly below: number;
   readonly hasPrice: boolean;
 }
-/** What lies around a recipe. */
+/** What lies around a recipe. Costs are per kg of mix of a grade, in all of amounts, per kg of `per` of a ratio. */
 export interface Around {
-  /** For each rule, in their order, what it costs per kg of mix: the best with it less the best without; undefined where that cannot be told. */
+  /** The first nutrient of a ratio, as it is written; undefined of a grade and of amounts. */
+  readonly per: string | undefined;
+  /** For each rule, in their order, what it costs: the best with it less the best without; undefined where that cannot be told. */
   readonly rulePrices: readonly (number | undefined)[];
   /** What all the rules together cost. */
   readonly rulesTogether: number | undefined;
@@ -120,6 +127,7 @@ export function around(
   best: Recipe,
 ): Around {
   const worth = worthOf(best);
+  const first = target.parts.find((p) => p.amount > 0);
   const more = (found: Blend): number | undefined => {
     const other = worthOf(found);
     return other === undefined || worth === undefined ? undefined : cleared(other - worth);
@@ -142,10 +150,15 @@ export function around(
     const by = target.kind === 'grade' ? 1 : part.amount / 10;
     const parts = target.parts.map((p, k) => (k === i ? { ...p, amount: p.amount + by } : p));
     const found = blend(products, { ...target, parts }, solver, brief);
-    return [{ symbol: symbolIn(part.nutrient, part.basis), by, extra: more(found) }];
+    // More of the first part is still told per kg of what was asked of it.
+    const scale = target.kind === 'ratio' && part === first ? (part.amount + by) / part.amount : 1;
+    const [other, now] = [worthOf(found), worth];
+    const extra = other === undefined || now === undefined ? undefined : cleared(other * scale - now);
+    return [{ symbol: symbolIn(part.nutrient, part.basis), by, extra }];
   });
   const ranged = brief.hold === undefined && isRanged(best, target);
   const low = ranged ? blend(products, target, solver, { ...brief, hold: 'low' }) : undefined;
   const lowEnd = low && { extra: more(low), recipe: low.kind === 'recipe' ? low : undefined };
-  return { rulePrices, rulesTogether, without, steps, lowEnd, enters: entering(products, target, solver, brief) };
+  const per = target.kind === 'ratio' && first ? symbolIn(first.nutrient, first.basis) : undefined;
+  return { per, rulePrices, rulesTogether, without, steps, lowEnd, enters: entering(products, target, solver, brief) };
 }

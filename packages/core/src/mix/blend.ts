@@ -2,7 +2,7 @@ import type { Product } from '../shelf/index.js';
 import { relaxed, solve, type LinearModel, type LpSolver, type Solution } from '../solve/index.js';
 import { breakRules } from './breach.js';
 import { minds, shoppingFor } from './buying.js';
-import { asKilogram, toComponents, type Blend } from './found.js';
+import { asKilogram, toComponents, total, type Blend } from './found.js';
 import {
   blendModel,
   buys,
@@ -102,7 +102,11 @@ function atItsStrength(products: readonly Product[], target: BlendTarget, solver
   const share = components.reduce((s, { kg }, j) => s + kg * (row?.coefficients[j] ?? 0), 0);
   const per = first ? (share * brief.batch.kg) / first.amount : 0;
   const parts = target.parts.map((p) => ({ ...p, amount: Number((p.amount * per).toPrecision(9)) }));
-  return blend(products, { ...target, kind: 'amount', parts }, solver, brief);
+  const bought = blend(products, { ...target, kind: 'amount', parts }, solver, brief);
+  const wanted = parts.find((p) => p.amount > 0)?.amount;
+  return bought.kind === 'recipe' && wanted !== undefined && bought.batchKg
+    ? { ...bought, wantedPerKg: wanted / bought.batchKg }
+    : bought;
 }
 
 /** What a batch weighs and what is fetched for it. */
@@ -155,6 +159,9 @@ function gapOf({ objective }: Solution, model: LinearModel, solver: LpSolver): n
   return bound.kind === 'optimal' && objective > 0 ? Math.max(0, (objective - bound.objective) / objective) : 1;
 }
 
+/** kg of its first nutrient in one unit of a ratio. */
+const wantedIn = ({ parts }: BlendTarget): number => (parts.find((p) => p.amount > 0)?.amount ?? 0) / 100;
+
 const PLAIN: Brief = { rules: [], aim: 'cost' };
 /** Longer than this nobody waits for whole numbers; the best so far is taken, and that is said. */
 const SECONDS = 4;
@@ -200,6 +207,7 @@ export function blend(
     kind: 'recipe',
     ...asKilogram(used, target, best, LEAST[aim]),
     ...fetched(used, target, best, brief),
+    wantedPerKg: target.kind === 'ratio' ? wantedIn(target) / total(best.x.slice(0, used.length)) : undefined,
     minimised: aim,
     leftOut: leftOut.map((p) => p.name),
     gap: outcome.kind === 'optimal' ? 0 : gapOf(best, model, solver),

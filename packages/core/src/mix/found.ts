@@ -25,6 +25,8 @@ export type Blend =
       readonly shopping: Shopping | undefined;
       /** What the solver made small where packages or what is at hand count: money per kg of mix, of amounts in all. */
       readonly spent: number | undefined;
+      /** Of a ratio: kg of its first nutrient, in its basis, that a kg of mix counts for; mixes of one ratio differ in strength. */
+      readonly wantedPerKg: number | undefined;
       /** What was made small: the mass, where nothing has a price. */
       readonly minimised: Aim;
       /** Products left out because what is made small is not known of them: no price, another currency, no salt index. */

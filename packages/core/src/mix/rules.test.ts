@@ -75,6 +75,33 @@ describe('rules', () => {
     expect([rulePrices[0], rulesTogether]).toEqual([expect.closeTo(0.48 - 0.2, 9), rulePrices[0]]);
   });
 
+  test('of a ratio the price of a rule is per kg of the nutrient, since mixes differ in strength: it never saves', () => {
+    // Meal of 6 % N at 1.10 EUR/kg is 18.3 EUR a kg N; nitrate of 15.5 % at 1.20 is 7.7, though a kg of it costs more.
+    const strong = { ...nitrate, organic: 'no' as const, offers: [priced(25, 'kg', '30.00')] };
+    const free = made(blend([strong, meal], target('1-0-0', 'ratio', 0.5), solver));
+    const brief = cheapest([{ kind: 'keep', what: 'listed' }]);
+    const kept = made(blend([strong, meal], target('1-0-0', 'ratio', 0.5), solver, brief));
+    const perKgN = (r: typeof free, share: number) => r.mixture.costPerKg!.value.mid / share;
+    const shareOf = (r: typeof free) => r.mixture.analysis.find((n) => n.nutrient === 'N')!.percent.value.mid / 100;
+    const { rulePrices, rulesTogether, without, per } = around(
+      [strong, meal],
+      target('1-0-0', 'ratio', 0.5),
+      solver,
+      brief,
+      kept,
+    );
+    const expected = perKgN(kept, shareOf(kept)) - perKgN(free, shareOf(free));
+    expect(kept.mixture.costPerKg!.value.mid).toBeLessThan(free.mixture.costPerKg!.value.mid);
+    expect(expected).toBeGreaterThan(0);
+    expect([rulePrices[0], rulesTogether]).toEqual([expect.closeTo(expected, 6), expect.closeTo(expected, 6)]);
+    expect(per).toBe('N');
+    const plain = around([strong, meal], target('1-0-0', 'ratio', 0.5), solver, cheapest([]), free);
+    expect(plain.without[0]!.extra).toBeCloseTo(expected, 6);
+    // A tenth more N costs a tenth of what the N costs.
+    expect(plain.steps[0]!.extra).toBeCloseTo(perKgN(free, shareOf(free)) / 10, 6);
+    expect(without).toHaveLength(1);
+  });
+
   test('what nobody said counts against a bag', () => {
     const unsaid = { ...meal, id: 'x', name: 'Unsaid meal', organic: undefined, offers: [priced(20, 'kg', '2.00')] };
     const found = blend(

@@ -54,8 +54,10 @@ test('calcium keeps away from sulfate and phosphate in a tank of its own, for an
     ['A', ['Lime nitrate', 'Saltpetre']],
     ['B', ['Epsom', 'Phosphate']],
   ]);
-  // 0.5 g of each in a litre of feed, 50 g in a litre of stock, 1 kg in 20 L.
-  expect(tanks.flatMap((t) => t.lines.map((l) => l.kg))).toEqual([1, 1, 1, 1].map((kg) => expect.closeTo(kg, 9)));
+  // 0.5 g of each in a litre of feed; one part of stock to 100 of water is 101 times as strong: 50.5 g in a litre, 1.01 kg in 20 L.
+  expect(tanks.flatMap((t) => t.lines.map((l) => l.kg))).toEqual(
+    [1.01, 1.01, 1.01, 1.01].map((kg) => expect.closeTo(kg, 9)),
+  );
   expect(reasons.map((r) => r.between)).toEqual([
     ['Lime nitrate', 'Epsom'],
     ['Lime nitrate', 'Phosphate'],

@@ -1,5 +1,5 @@
 import type { Analyte, Nutrient } from '../nutrient/index.js';
-import { addRanges, exact, scaleRange, type Range } from '../quantity/index.js';
+import { addRanges, exact, scaleRange, stockStrength, type Range } from '../quantity/index.js';
 import { libraryEntry, massFraction, readIngredients, type Product } from '../shelf/index.js';
 import { apartIn } from './incompatible.js';
 import type { Component } from './mixture.js';
@@ -131,7 +131,7 @@ function tankOf(products: readonly Product[], pairs: readonly (readonly [number,
 /**
  * A mix as stock solutions: those that precipitate together are kept in tanks of their own, as few as can be.
  * @param feed what a litre of feed shall hold
- * @param ratio litres of feed from a litre of stock: 100 for an injector of 1 : 100
+ * @param ratio of the injector, litres of water to a litre of stock: 100 for 1 : 100, whose stock is 101 times as strong as the feed
  * @param tankL litres in each tank
  * @example stockTanks([{ product: calciumNitrate, kg: 1 }, { product: epsomSalt, kg: 1 }], { gPerL: 1 }, 100, 20).tanks.length // 2
  */
@@ -153,7 +153,7 @@ export function stockTanks(
     tanks: names.map((tank) => ({
       name: String.fromCharCode('A'.charCodeAt(0) + tank),
       lines: components.flatMap(({ product, kg }, i) =>
-        tanks[i] === tank ? [{ product, kg: ((kg / whole) * gPerL * ratio * tankL) / 1000 }] : [],
+        tanks[i] === tank ? [{ product, kg: ((kg / whole) * gPerL * stockStrength(ratio) * tankL) / 1000 }] : [],
       ),
     })),
     reasons: apart.map(({ first, second, reason }) => ({

@@ -60,3 +60,4 @@ export {
   shownDeclared,
 } from './declaredValue.js';
 export { readTemperature, type ReadTemperature } from './temperature.js';
+export { stockStrength } from './injector.js';

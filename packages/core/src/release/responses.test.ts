@@ -5,7 +5,8 @@ test('temperature: doubles every 10 °C with Q10 2, eases in a line to nothing b
   expect(temperatureResponse(15, 2)).toBe(0.5);
   expect(temperatureResponse(5, 3)).toBeCloseTo(1 / 9, 12);
   expect(temperatureResponse(2, 2)).toBeCloseTo(2 ** -2.3, 12);
-  expect(temperatureResponse(1, 2)).toBeCloseTo(0.5 * 2 ** -2.4, 12);
+  expect(temperatureResponse(1, 2)).toBeCloseTo(0.5 * 2 ** -2.3, 12);
+  expect(temperatureResponse(0.5, 3)).toBeCloseTo(0.25 * 3 ** -2.3, 12);
   expect(temperatureResponse(1e-6, 2)).toBeLessThan(1e-6);
   expect([0, -5].map((t) => temperatureResponse(t, 2))).toEqual([0, 0]);
 });

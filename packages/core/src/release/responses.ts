@@ -1,10 +1,14 @@
+/** Below this temperature, °C, the response falls in a straight line to nothing at 0 °C. */
+const EASED_FROM_C = 2;
 /**
- * Temperature response f_T = Q10^((T − Tref)/10) (Stanford, Frere & Schwaninger 1973), easing in a line to nothing between 2 and
- * 0 °C, so that there is no jump at frost.
+ * Temperature response f_T = Q10^((T − Tref)/10) (Stanford, Frere & Schwaninger 1973); from 2 to 0 °C the straight line f_T(2 °C) · T/2, so that there is no
+ * jump at frost.
  * @example temperatureResponse(15, 2) // 0.5
  */
 export const temperatureResponse = (temperatureC: number, q10: number, referenceC = 25): number =>
-  temperatureC <= 0 ? 0 : Math.min(1, temperatureC / 2) * q10 ** ((temperatureC - referenceC) / 10);
+  temperatureC <= 0
+    ? 0
+    : Math.min(1, temperatureC / EASED_FROM_C) * q10 ** ((Math.max(temperatureC, EASED_FROM_C) - referenceC) / 10);
 
 /** Temperature response of a coating: its own Q10, no frost, no moisture. @example coatingResponse(11, 2, 21) // 0.5 */
 export const coatingResponse = (temperatureC: number, q10: number, referenceC: number): number =>

@@ -95,6 +95,16 @@ test('metals: 9 kg of 2 mg/kg cadmium on 900 m² are 0.2 g/ha; silence is unknow
   expect(loads[0]!.yearsToLimit!.value.mid).toBeCloseTo((0.7 * 1.95e6) / 1000 / 0.2, 6);
   expect(silent).toEqual(['Feather meal']);
   expect(metalMeter([entry(bone, 9)], 900).loads[0]!.yearsToLimit).toBeUndefined();
+  const yearsOf = (mgPerKg: number, ...topsoil: Parameters<typeof metalMeter>[3][]) =>
+    metalMeter([entry(bone, 9)], 900, { Cd: { mgPerKg, limitMgPerKg: 1 } }, ...topsoil).loads[0]!.yearsToLimit!.value;
+  // At the limit or past it no years are left; half the soil is full in half the time.
+  expect([yearsOf(1).mid, yearsOf(1.2).mid, yearsOf(0.999).mid > 0]).toEqual([0, 0, true]);
+  expect(yearsOf(0.3, { low: 0.5e6, mid: 0.975e6, high: 1.95e6 })).toEqual({
+    low: expect.closeTo((0.7 * 0.5e6) / 200, 6),
+    mid: expect.closeTo((0.7 * 0.975e6) / 200, 6),
+    high: expect.closeTo((0.7 * 1.95e6) / 200, 6),
+  });
+  expect(yearsOf(0.3).high).toBeLessThanOrEqual(10_000);
 });
 
 test('a limit is passed by what is done, or once what is planned is done too', () => {

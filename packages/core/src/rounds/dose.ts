@@ -1,5 +1,5 @@
+import { stockStrength, type Range } from '../quantity/index.js';
 import type { AgeTable } from '../season/index.js';
-import type { Range } from '../quantity/index.js';
 
 /** Ground of a ring around a plant, m². @throws RangeError where the outer edge is not beyond the inner one @example ringArea(0.2, 0.5) // π × (0.25 − 0.04) = 0.66 */
 export function ringArea(innerM: number, outerM: number): number {
@@ -55,14 +55,18 @@ export function ageTableDoubts({ rows }: Pick<AgeTable, 'rows'>): readonly strin
   });
 }
 
-/** "1:10" read both ways. */
+/** "1:10" read both ways, as mL of product to each litre of water. */
 export interface DilutionReadings {
-  /** One part to so many of water: mL for each litre of water. */
+  /** Where it means one part to so many of water. */
   readonly toWaterMlPerL: number;
-  /** One part in so many of the whole: mL in each litre of feed. */
+  /** Where it means one part in so many of the whole: the water is the rest. */
   readonly inAllMlPerL: number;
 }
-/** @throws RangeError below 2: one part in one is no dilution @example dilutionReadings(10) // 100 mL to a litre of water, or 100 mL made up to a litre */
+/**
+ * A ratio read both ways.
+ * @throws RangeError below 2: one part in one is no dilution
+ * @example dilutionReadings(10) // 100 mL to a litre of water; or 111 mL, which is 1 part in 10 of the feed
+ */
 export function dilutionReadings(parts: number): DilutionReadings {
   if (!(parts >= 2)) throw new RangeError(`Read 1:${parts}, expected at least 1:2.`);
   return { toWaterMlPerL: 1000 / parts, inAllMlPerL: 1000 / (parts - 1) };
@@ -75,7 +79,7 @@ export const mlPerCan = (canL: number, parts: number, meant: 'toWater' | 'inAll'
   1000 * canL * shareOfFeed(parts, meant);
 
 /** The concentrate that an injector needs so that the feed has so much, mg/L in the tank. @example tankPpm(150, 100) // 15 150 at 1:100 */
-export const tankPpm = (feedPpm: number, injectorParts: number): number => feedPpm * (injectorParts + 1);
+export const tankPpm = (feedPpm: number, injectorParts: number): number => feedPpm * stockStrength(injectorParts);
 
 /**
  * What a spreader throws, by catching it.

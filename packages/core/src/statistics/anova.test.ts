@@ -1,4 +1,5 @@
-import { anova, type Observation } from './anova.js';
+import { anova, fBeyond, type Observation } from './anova.js';
+import { chiSquareBeyond, tBeyond } from './distributions.js';
 
 const groups = (...of: readonly (readonly number[])[]): readonly Observation[] =>
   of.flatMap((values, arm) => values.map((value) => ({ arm, value })));
@@ -105,4 +106,14 @@ test('one unit of each arm leaves nothing to judge by: no F and no p', () => {
   const found = anova(groups([5], [7], [9]));
   expect([found.error.df, found.f, found.p, found.cv]).toEqual([0, undefined, undefined, undefined]);
   expect(() => anova([])).toThrow(/expected two or more/);
+});
+
+test('the far ends of distributions are not lost in the rounding of 1: F 400 on 3 and 20 is 5.1e-18', () => {
+  expect(fBeyond(400, 3, 20) / 5.1e-18).toBeCloseTo(1, 1);
+  expect(fBeyond(4.846, 2, 27)).toBeCloseTo(0.0159, 4);
+  expect([fBeyond(0, 2, 27), chiSquareBeyond(0, 1)]).toEqual([1, 1]);
+  // χ² on 2 degrees is e^(−x/2); t on 1 degree is the Cauchy distribution, whose end is 1 / (π t).
+  expect(chiSquareBeyond(100, 2) / Math.exp(-50)).toBeCloseTo(1, 9);
+  expect(chiSquareBeyond(3.841459, 1)).toBeCloseTo(0.05, 7);
+  expect(tBeyond(1e10, 1) * Math.PI * 1e10).toBeCloseTo(1, 6);
 });

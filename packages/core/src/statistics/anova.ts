@@ -29,7 +29,9 @@ export interface Anova {
 }
 
 /** The chance of an F as large or larger. @example fBeyond(4.846, 2, 27) // 0.0159 */
-export const fBeyond = (f: number, df1: number, df2: number): number => 1 - fCdf(f, df1, df2);
+export const fBeyond = (f: number, df1: number, df2: number): number =>
+  // The other end of the inverse's distribution: a difference from 1 would lose what is below 1e-16.
+  f > 0 ? fCdf(1 / f, df2, df1) : 1;
 
 const levelsOf = (values: readonly (number | undefined)[]): readonly number[] => [
   ...new Set(values.flatMap((v) => (v === undefined ? [] : [v]))),

@@ -5,7 +5,7 @@ export { errorDf, leastDifference, power } from './power.js';
 export { type Fit, fitCurve, type FitProblem, type FitResult } from './nonlinearFit.js';
 export { type ProfileInterval, profileIntervals } from './profileInterval.js';
 export { tQuantile } from './studentT.js';
-export { chiSquareBeyond, normalShare, tShare, zQuantile } from './distributions.js';
+export { chiSquareBeyond, normalShare, tBeyond, tShare, zQuantile } from './distributions.js';
 export {
   type ArmCount,
   type ArmMean,

@@ -217,3 +217,18 @@ describe('small studies', () => {
     expect(smallStudies([1, 2, 3].map((effect) => ({ effect, variance: 0.1 })))).toBeUndefined();
   });
 });
+
+test.each(['REML', 'PM'] as const)(
+  'τ² by %s is as exact where effects are small: a thousandth of the effects is a millionth of it',
+  (tau) => {
+    const effects = [
+      { effect: 0.1, variance: 0.02 },
+      { effect: 0.9, variance: 0.03 },
+      { effect: -0.4, variance: 0.01 },
+      { effect: 0.5, variance: 0.05 },
+    ];
+    const small = effects.map((e) => ({ effect: e.effect * 1e-6, variance: e.variance * 1e-12 }));
+    const [whole, tiny] = [effects, small].map((e) => pool(e, { tau })!.tau2);
+    expect((tiny! * 1e12) / whole!).toBeCloseTo(1, 9);
+  },
+);

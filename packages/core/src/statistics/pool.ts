@@ -87,7 +87,7 @@ function restricted(effects: readonly Effect[]): number {
     const score = around - (w - w2 / w);
     const information = w2 - (2 * w3) / w + (w2 / w) ** 2;
     const next = Math.max(0, tau2 + score / information);
-    const done = Math.abs(next - tau2) <= NEAR * Math.max(1, tau2);
+    const done = Math.abs(next - tau2) <= NEAR * tau2;
     tau2 = next;
     if (done) break;
   }
@@ -97,9 +97,10 @@ function restricted(effects: readonly Effect[]): number {
 function pauleMandel(effects: readonly Effect[]): number {
   const df = effects.length - 1;
   if (squares(effects, 0) <= df) return 0;
-  let [low, high] = [0, 1];
+  // Begun at the size of the variances themselves, whatever unit effects are in.
+  let [low, high] = [0, Math.max(...effects.map((e) => e.variance))];
   while (squares(effects, high) > df) high *= 2;
-  for (let step = 0; step < MOST_STEPS && high - low > NEAR * Math.max(1, high); step++) {
+  for (let step = 0; step < MOST_STEPS && high - low > NEAR * high; step++) {
     const mid = (low + high) / 2;
     if (squares(effects, mid) > df) low = mid;
     else high = mid;

@@ -1,4 +1,4 @@
-import { tShare } from './distributions.js';
+import { tBeyond } from './distributions.js';
 import type { Effect } from './effects.js';
 
 /** A look for effects that grow as studies shrink. */
@@ -30,6 +30,6 @@ export function smallStudies(effects: readonly Effect[]): SmallStudies | undefin
   const intercept = my - slope * mx;
   const residual = x.reduce((s, v, i) => s + ((y[i] ?? 0) - intercept - slope * v) ** 2, 0) / (n - 2);
   const se = Math.sqrt(residual * (1 / n + mx ** 2 / sxx));
-  const p = se > 0 ? 2 * (1 - tShare(Math.abs(intercept / se), n - 2)) : 1;
+  const p = se > 0 ? 2 * tBeyond(Math.abs(intercept / se), n - 2) : 1;
   return { intercept, se, p, enough: n >= ENOUGH };
 }

@@ -1,4 +1,4 @@
-import { daysBetween } from '../quantity/index.js';
+import { daysBetween, findUnit } from '../quantity/index.js';
 
 export const OUTCOME_KINDS = ['number', 'harvest', 'timed', 'count', 'score'] as const;
 export type OutcomeKind = (typeof OUTCOME_KINDS)[number];
@@ -9,6 +9,22 @@ export const OUTCOME_WORDS: Readonly<Record<OutcomeKind, string>> = {
   count: 'a count',
   score: 'a score of 1 to 5',
 };
+/** What cannot be less: nothing is harvested, counted or timed below 0, and no score is below 1. */
+const LEAST: Readonly<Record<OutcomeKind, number | undefined>> = {
+  number: undefined,
+  harvest: 0,
+  timed: 0,
+  count: 0,
+  score: 1,
+};
+/** The least an outcome can be; of a number 0 where it is a mass, length, area or volume. @example leastOf({ kind: 'number', unit: 'cm' }) // 0 */
+export function leastOf({ kind, unit }: Pick<TrialOutcome, 'kind' | 'unit'>): number | undefined {
+  if (kind !== 'number') return LEAST[kind];
+  const dimension = findUnit(unit)?.dimension;
+  return dimension === 'mass' || dimension === 'length' || dimension === 'area' || dimension === 'volume'
+    ? 0
+    : undefined;
+}
 /** Something that is measured in every unit. */
 export interface TrialOutcome {
   readonly key: string;

@@ -1,5 +1,6 @@
 export {
   areaOf,
+  leastOf,
   type TrialOutcome,
   OUTCOME_KINDS,
   OUTCOME_WORDS,

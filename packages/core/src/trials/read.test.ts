@@ -1,4 +1,4 @@
-import type { TrialOutcome } from './course.js';
+import { leastOf, type TrialOutcome } from './course.js';
 import { layOut } from './layout.js';
 import { lossesOf, lossWords } from './losses.js';
 import { permute } from './permute.js';
@@ -218,6 +218,25 @@ test('without blocks so few units cannot tell: of 3 and 3 the least p is 0.1', (
   expect(answerWords(p, height, readOutcome(p, units, valueOfUnit), permuted)).toMatch(
     /So few units cannot tell: even the clearest result has a p of 0\.1\.$/,
   );
+});
+
+test('an interval does not reach below what the outcome can be, unless a value did', () => {
+  const units = layOut('random', 2, 3, 3);
+  const small = (u: (typeof units)[number]): number => (u.number % 3 === 0 ? 5 : 0.1);
+  const lows = (least?: number, of = small): readonly number[] =>
+    readOutcome(plan({ layout: 'random', replicates: 3 }), units, of, new Set(), least).arms.map(
+      (a) => a.interval!.low,
+    );
+  expect(Math.min(...lows())).toBeLessThan(0);
+  expect(Math.min(...lows(0))).toBe(0);
+  expect(Math.min(...lows(0, (u) => small(u) - 1))).toBeLessThan(-1);
+  const kinds = [
+    { kind: 'harvest', unit: 'kg' },
+    { kind: 'score', unit: '' },
+    { kind: 'number', unit: 'cm' },
+    { kind: 'number', unit: '°C' },
+  ] as const;
+  expect(kinds.map(leastOf)).toEqual([0, 1, 0, undefined]);
 });
 
 test('losses are told arm by arm; where they are unlike, survival is tested and the means speak of survivors only', () => {

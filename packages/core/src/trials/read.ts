@@ -203,12 +203,14 @@ function fitted(
  * What a measure found: every unit's value, the adjusted mean of each arm with its interval, and the analysis of variance of the layout.
  * @param valueOfUnit NaN where a unit was lost or not measured
  * @param notOver units whose time was not over when watching stopped: a mean with one of them is at least so long, without an interval
+ * @param least below which the outcome cannot be (`leastOf`): no interval of a mean reaches below, unless a value did
  */
 export function readOutcome(
   { layout, arms, control }: Pick<TrialPlan, 'layout' | 'arms' | 'control'>,
   units: readonly TrialUnit[],
   valueOfUnit: (unit: TrialUnit) => number,
   notOver: ReadonlySet<number> = new Set(),
+  least?: number,
 ): OutcomeReading {
   const present = units.flatMap((u) => {
     const value = valueOfUnit(u);
@@ -225,6 +227,7 @@ export function readOutcome(
         )
       : undefined;
   const fit = fitted(present, layout, control, found);
+  const floor = least !== undefined && present.every((u) => u.value >= least) ? least : -Infinity;
   const isOpen = (arm: number): boolean => present.some((u) => u.arm === arm && notOver.has(u.number));
   return {
     arms: arms.map((_, arm): ArmReading => {
@@ -236,7 +239,7 @@ export function readOutcome(
         values: present.filter((u) => u.arm === arm).map((u) => ({ unit: u.number, value: u.value })),
         mean: own?.mean ?? Number.NaN,
         atLeast,
-        interval: atLeast ? undefined : own?.interval,
+        interval: atLeast || !own?.interval ? undefined : { ...own.interval, low: Math.max(floor, own.interval.low) },
         against: against && (atLeast || isOpen(control)) ? { ...against, se: undefined, interval: undefined } : against,
       };
     }),

@@ -5,16 +5,17 @@ import { ruleTextOf } from './ruleText';
 import { SaltCurve } from './SaltCurve';
 import type { Surrounds } from './useBlend';
 
-/** What a little more of the aim is told in. */
-export const aimUnit = (aim: Aim, currency: string | undefined, inAll = false): string => {
+/** What a little more of the aim is told in. @param per the nutrient of a ratio by whose kg it is told */
+export const aimUnit = (aim: Aim, currency: string | undefined, inAll: boolean, per: string | undefined): string => {
+  const perWhat = per === undefined ? ' per kg' : ` per kg ${per}`;
   switch (aim) {
     case 'weighted':
     case 'cost':
-      return inAll ? `${currency ?? ''} in all` : `${currency ?? ''} per kg`;
+      return inAll ? `${currency ?? ''} in all` : `${currency ?? ''}${perWhat}`;
     case 'salt':
-      return 'points of salt index';
+      return `points of salt index${per === undefined ? '' : perWhat}`;
     case 'mass':
-      return inAll ? 'kg' : 'kg per kg';
+      return inAll ? 'kg' : `kg${perWhat}`;
     case 'fewest':
       return 'materials';
   }

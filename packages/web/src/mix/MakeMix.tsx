@@ -275,8 +275,8 @@ export function MakeMix({
   const nameOf = (id: string): string => bags.find((b) => b.value === id)?.text ?? 'a bag';
   const recipe = blend?.kind === 'recipe' ? blend : undefined;
   const currency = recipe?.mixture.currency;
-  const unit = aimUnit(recipe?.minimised ?? text.aim, currency, target?.kind === 'amount');
   const surrounds = recipe && around.latest;
+  const unit = aimUnit(recipe?.minimised ?? text.aim, currency, target?.kind === 'amount', surrounds?.around.per);
   const batchKg = recipe?.batchKg ?? batch.kg;
   return (
     <>

@@ -42,7 +42,7 @@ export function SolutionPart({ mix, massUnit }: { mix: Mixture; massUnit: 'kg' |
   );
   const fields: readonly (readonly [label: string, value: string, set: (v: string) => void])[] = [
     ['Feed, g of the mix in a litre', grams, setGrams],
-    ['Injector, 1 :', ratio, setRatio],
+    ['Injector, parts of water to 1 of stock', ratio, setRatio],
     ['Each tank', tank, setTank],
   ];
   return (

@@ -48,6 +48,13 @@ test('what is measured after the day, or of another trial, is not counted', () =
   expect(gainsOf(trial, [sheet({ trialId: 'other' })]).gains).toEqual([]);
 });
 
+test('what cannot be below zero cannot lose more than all of it', () => {
+  const wild = sheet();
+  const values = wild.values.map((v) => ({ ...v, value: v.unit % 2 === 0 ? 20 : 0.1 }));
+  const [gain] = gainsOf(trial, [{ ...wild, values }]).gains;
+  expect(gain!.interval!.low).toBe(-100);
+});
+
 test('a time that was not over makes no percentage', () => {
   expect(gainsOf(trial, [sheet({}, true)]).gains).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
-import type { TrialOutcome } from '@wheat-ledger/core';
+import { leastOf, type TrialOutcome } from '@wheat-ledger/core';
 import { keptReading } from './keptReading';
 
 /** What one arm did against the control in what decides, per cent of the control. */
@@ -22,6 +22,8 @@ export function gainsOf(trial: TrialRecord, sheets: readonly TrialSheetRecord[])
   const reading = keptReading(trial, outcome, sheets);
   const control = reading?.arms[trial.control];
   if (!reading || !control || control.atLeast || !(Math.abs(control.mean) > 0)) return { trial, outcome, gains: [] };
+  const values = reading.arms.flatMap((a) => a.values.map((v) => v.value));
+  const lossesEnd = outcome && leastOf(outcome) !== undefined && values.every((v) => v >= 0) ? -100 : -Infinity;
   const percentOf = (difference: number): number => (difference / control.mean) * 100;
   const gains = reading.arms.flatMap((a): Gain[] => {
     if (!a.against || a.atLeast) return [];
@@ -31,7 +33,8 @@ export function gainsOf(trial: TrialRecord, sheets: readonly TrialSheetRecord[])
       {
         arm: trial.arms[a.arm]?.name ?? '',
         percent: percentOf(difference),
-        interval: ends && { low: Math.min(...ends), high: Math.max(...ends) },
+        // What cannot be below zero cannot lose more than all of it.
+        interval: ends && { low: Math.max(lossesEnd, Math.min(...ends)), high: Math.max(...ends) },
         units: a.values.length,
       },
     ];

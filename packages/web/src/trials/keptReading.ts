@@ -1,5 +1,5 @@
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
-import { readOutcome, type OutcomeReading, type TrialOutcome } from '@wheat-ledger/core';
+import { leastOf, readOutcome, type OutcomeReading, type TrialOutcome } from '@wheat-ledger/core';
 import { planOf, readingsOf, unitsOf } from './useTrial';
 import { notOverOf, valuesOf } from './valuesOf';
 
@@ -17,5 +17,5 @@ export function keptReading(
   const units = unitsOf(trial);
   const lost = new Set(trial.odd.filter((o) => o.state === 'lost').map((o) => o.unit));
   const values = valuesOf(trial, outcome, units, own, lost, 'last');
-  return readOutcome(planOf(trial), units, (u) => values.get(u.number) ?? Number.NaN, notOverOf(own));
+  return readOutcome(planOf(trial), units, (u) => values.get(u.number) ?? Number.NaN, notOverOf(own), leastOf(outcome));
 }

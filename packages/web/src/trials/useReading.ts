@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { TrialRecord, TrialSheetRecord } from '@wheat-ledger/contract';
 import {
   answerWords,
+  leastOf,
   logRankScores,
   lossesOf,
   lossWords,
@@ -93,8 +94,15 @@ export function useReading(
   const plan = useMemo(() => planOf(trial), [trial]);
   const notOver = useMemo(() => notOverOf(all), [all]);
   const reading = useMemo(
-    () => readOutcome(plan, units, (u) => values.get(u.number) ?? Number.NaN, notOver),
-    [plan, units, values, notOver],
+    () =>
+      readOutcome(
+        plan,
+        units,
+        (u) => values.get(u.number) ?? Number.NaN,
+        notOver,
+        summary === 'slope' ? undefined : leastOf(outcome),
+      ),
+    [plan, units, values, notOver, outcome, summary],
   );
   const question = useMemo((): TrialQuestion | undefined => {
     const placed = units.map(({ arm, block, row, column, number }) => ({
