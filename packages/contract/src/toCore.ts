@@ -58,6 +58,7 @@ function handlingOf({ ease, hoursPer100Kg, haulagePer100Kg, distanceKm }: Produc
 export const toProduct = (input: ProductInput, id = ''): Product => ({
   id,
   name: input.name,
+  seller: input.seller || undefined,
   form: input.form,
   densityKgPerL: input.densityKgPerL ?? undefined,
   grade: input.grade ? input.grade : undefined,

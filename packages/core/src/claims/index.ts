@@ -52,6 +52,7 @@ export {
 } from './study.js';
 export { kindOfClaim } from './surroundings.js';
 export {
+  decidedWords,
   type Answers,
   judge,
   type Judgement,

@@ -1,7 +1,18 @@
 import { CHECKS, type Answer, type CheckKey } from './checks.js';
 import { SURENESS, type Sureness } from './evidence.js';
 import type { ClaimAbout } from './kinds.js';
-import { ruleFor, tempered, useOf, VERDICT_RULES, verdictOf, VERDICTS, type Answers, type Verdict } from './verdict.js';
+import {
+  decidedBy,
+  decidedWords,
+  ruleFor,
+  tempered,
+  useOf,
+  VERDICT_RULES,
+  verdictOf,
+  VERDICTS,
+  type Answers,
+  type Verdict,
+} from './verdict.js';
 
 const ANSWERS: readonly Answer[] = ['supports', 'against', 'cannotTell', 'notRelevant', 'notYet'];
 const RISING: readonly Answer[] = ['against', 'cannotTell', 'supports'];
@@ -31,6 +42,19 @@ test('the table is total: every combination of answers has exactly one verdict, 
       expect(rule.about).toBe(about);
     }
   expect(used.size).toBe(VERDICT_RULES.length);
+});
+
+test('a check that is not relevant decides nothing', () => {
+  let named = 0;
+  for (const about of ABOUT)
+    for (const answers of combinations(ANSWERS)) {
+      const by = decidedBy(ruleFor(about, answers), answers);
+      named += by.length;
+      for (const check of by) expect(answers[check]).not.toBe('notRelevant');
+    }
+  expect(named).toBeGreaterThan(1000);
+  expect(decidedWords({ decidedBy: ['content', 'evidence'] })).toBe('content and evidence');
+  expect(decidedWords({ decidedBy: [] })).toBe('no check that answered');
 });
 
 test('a step up in one answer, the others held, never lowers the verdict', () => {

@@ -256,14 +256,22 @@ export interface Judgement {
   readonly checks: readonly CheckResult[];
 }
 
-/** The two checks that decided: those of content, dose and timing that gave what the rule asks of them together, and what else it names. */
-function decidedBy(rule: VerdictRule, answers: Answers): readonly CheckKey[] {
+/**
+ * The two checks that decided: those of content, dose and timing that gave what the rule asks of them together, and what else it names. A check that is not
+ * relevant decides nothing.
+ */
+export function decidedBy(rule: VerdictRule, answers: Answers): readonly CheckKey[] {
   const mechanism = MECHANISM.filter((check) => rule.mechanism?.includes(answers[check]));
   const named = rule.decidedBy.flatMap((check) =>
     MECHANISM.includes(check) && mechanism.length > 0 ? mechanism : check,
   );
-  return [...new Set(named)].slice(0, 2);
+  return [...new Set(named)].filter((check) => answers[check] !== 'notRelevant').slice(0, 2);
 }
+
+/** The checks that decided, in words. @example decidedWords(judgement) // 'content and dose' */
+export const decidedWords = ({ decidedBy }: Pick<Judgement, 'decidedBy'>): string =>
+  decidedBy.map((k) => CHECKS.find((c) => c.key === k)?.name.toLowerCase() ?? k).join(' and ') ||
+  'no check that answered';
 
 /**
  * Judges a claim by all nine checks and the table above.

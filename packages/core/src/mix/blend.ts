@@ -159,8 +159,9 @@ function gapOf({ objective }: Solution, model: LinearModel, solver: LpSolver): n
   return bound.kind === 'optimal' && objective > 0 ? Math.max(0, (objective - bound.objective) / objective) : 1;
 }
 
-/** kg of its first nutrient in one unit of a ratio. */
-const wantedIn = ({ parts }: BlendTarget): number => (parts.find((p) => p.amount > 0)?.amount ?? 0) / 100;
+/** kg of its first nutrient that a kg of a ratio's mix counts for; undefined of a grade and of amounts. @param x kg of each product for one unit of the ratio */
+const wantedPerKg = ({ kind, parts }: BlendTarget, x: readonly number[]): number | undefined =>
+  kind === 'ratio' ? (parts.find((p) => p.amount > 0)?.amount ?? 0) / 100 / total(x) : undefined;
 
 const PLAIN: Brief = { rules: [], aim: 'cost' };
 /** Longer than this nobody waits for whole numbers; the best so far is taken, and that is said. */
@@ -207,7 +208,7 @@ export function blend(
     kind: 'recipe',
     ...asKilogram(used, target, best, LEAST[aim]),
     ...fetched(used, target, best, brief),
-    wantedPerKg: target.kind === 'ratio' ? wantedIn(target) / total(best.x.slice(0, used.length)) : undefined,
+    wantedPerKg: wantedPerKg(target, best.x.slice(0, used.length)),
     minimised: aim,
     leftOut: leftOut.map((p) => p.name),
     gap: outcome.kind === 'optimal' ? 0 : gapOf(best, model, solver),

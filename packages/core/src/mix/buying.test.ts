@@ -146,6 +146,9 @@ test('what is fetched: from the shelf first, the rest in the cheapest packages',
     { kg: 40, stockKg: { small: 4, large: 100 } },
     4,
   );
+  // What is on hand counts to what is left: 100 kg less the 30 that are needed.
+  expect(lines[1]!.leftKg).toBe(70);
+  expect(lines[0]!.leftKg).toBeCloseTo(4 + lines[0]!.purchase!.kg - 10, 9);
   expect(lines.map((l) => [l.needKg, l.fromStockKg, l.purchase?.paid])).toEqual([
     [10, 4, 18],
     [30, 30, 0],

@@ -1,3 +1,4 @@
+export { type Carriage, carriageOf, type CarriageTerms, type Order, type Ordered, ordersOf } from './carriage.js';
 export { type Cost, COST_REASONS, costAtOffer, costPerUnit, type CostQuestion, costsPerUnit } from './costPerUnit.js';
 export { rankByCost, type RankedCost, type RankedList, type Ranking } from './rank.js';
 export { currentOffers } from './currentOffers.js';

@@ -1,6 +1,7 @@
 import { sum, type Figure } from '../figure/index.js';
 import { inCurrency } from '../quantity/index.js';
 import { productsOf, type ComputedProgramme } from '../season/index.js';
+import { carriageOf, type Carriage } from './carriage.js';
 import { asCounted, handlingCost, type Counting } from './counted.js';
 import { cheapestPurchase, packagesOf, type Purchase } from './wholePackages.js';
 
@@ -15,7 +16,7 @@ export interface ProgrammeCostLine {
 /** What a programme costs on its ground, in whole packages. */
 export interface ProgrammeCost {
   readonly lines: readonly ProgrammeCostLine[];
-  /** Whole packages, and carriage for each product that is bought. */
+  /** Whole packages, and carriage for each order. */
   readonly paid: number;
   /** The same less what is left over, at what it cost. */
   readonly usedUp: number;
@@ -31,20 +32,20 @@ export interface ProgrammeCost {
 
 /** What a programme's cost counts. */
 export interface CostTerms {
-  /** Money for each product that is bought. */
-  readonly carriage?: number;
+  /** What sellers ask for an order. */
+  readonly carriage?: Carriage;
   readonly counting?: Counting;
 }
 const NOTHING_ELSE: Counting = { rates: [] };
 
 /**
- * The cost of a programme: for each product the cheapest whole packages that hold what is given, and carriage; beside it work and haulage.
- * @example programmeCost(inNumbers, 'EUR', { carriage: 5 }).paid // 62.3
+ * The cost of a programme: for each product the cheapest whole packages that hold what is given, and carriage by seller and order; beside it work and haulage.
+ * @example programmeCost(inNumbers, 'EUR', { carriage: { other: { amount: 5 } } }).paid // 62.3
  */
 export function programmeCost(
   inNumbers: ComputedProgramme,
   currency: string,
-  { carriage = 0, counting = NOTHING_ELSE }: CostTerms = {},
+  { carriage = {}, counting = NOTHING_ELSE }: CostTerms = {},
 ): ProgrammeCost {
   const products = [...productsOf(inNumbers).values()];
   const lines = products.map(({ product, kg }): ProgrammeCostLine => ({
@@ -54,7 +55,10 @@ export function programmeCost(
     purchase: cheapestPurchase(packagesOf(asCounted(product, counting, false), currency), kg),
   }));
   const bought = lines.flatMap((l) => (l.purchase ? [l.purchase] : []));
-  const freight = bought.filter((p) => p.paid > 0).length * carriage;
+  const freight = carriageOf(
+    products.flatMap(({ product }, i) => (lines[i]?.purchase ? [{ product, purchase: lines[i].purchase }] : [])),
+    carriage,
+  );
   const left = (p: Purchase): number => (p.kg > 0 ? (p.paid * p.leftKg) / p.kg : 0);
   const handlings = products.map(({ product, kg }) => handlingCost(product, kg, counting.hour, currency));
   const known = handlings.filter((h) => h !== undefined);

@@ -76,7 +76,11 @@ test.each([
   for (const symbol of which)
     expect(parseQuantity(`1 ${symbol}`, dimension)).toMatchObject({ ok: true, unit: { symbol } });
 });
-test('a short ton is 907.18474 kg', () => expect(toCanonical(1, 'US ton')).toBeCloseTo(907.18474, 8));
+test('a short ton is 907.18474 kg, a long one of 2240 lb 1016.0469088', () => {
+  expect(toCanonical(1, 'US ton')).toBeCloseTo(907.18474, 8);
+  expect(toCanonical(1, 'long ton')).toBeCloseTo(1016.0469088, 7);
+  expect(parseQuantity('2 long tons', 'mass', 'kg')).toMatchObject({ ok: true, unit: { symbol: 'long ton' } });
+});
 
 test.each([
   ['5 lb.', 'mass', 5, 'lb'],
@@ -142,6 +146,7 @@ test.each([
   ['t', 1000],
   ['lb', 0.45359237],
   ['US ton', 907.18474],
+  ['long ton', 1016.0469088],
   ['oz', 0.028349523125],
   ['L', 1],
   ['dL', 0.1],
@@ -183,7 +188,7 @@ test.each([
   ['kg/L', 1],
   ['g/L', 0.001],
 ])('one %s is %p', (symbol, factor) => expect(unitOf(symbol).factor / factor).toBeCloseTo(1, 12));
-test('the table above names every unit there is', () => expect(UNITS).toHaveLength(46));
+test('the table above names every unit there is', () => expect(UNITS).toHaveLength(47));
 test('a unit is found in any case, with full stops, with its country in front or behind', () => {
   for (const name of ['LB', 'Lbs.', 'lb.', 'pounds']) expect(findUnit(name)?.symbol).toBe('lb');
   for (const name of ['US tablespoons', 'us Tbs', 'Tbs (US)']) expect(findUnit(name)?.symbol).toBe('US tbsp');

@@ -33,6 +33,7 @@ export const UNITS: readonly Unit[] = [
   unit('t', 'mass', 1000, 'tonne', 'tonnes'),
   unit('lb', 'mass', POUND_KG, 'lbs', 'pound', 'pounds', '#'),
   unit('US ton', 'mass', POUND_KG * 2000, 'us tons', 'short ton', 'short tons'),
+  unit('long ton', 'mass', POUND_KG * 2240, 'long tons', 'uk ton', 'uk tons', 'imp ton', 'imperial ton'),
   unit(
     'oz',
     'mass',

@@ -33,6 +33,7 @@ const PER_MASS: Readonly<Record<string, number>> = {
   ...GRAMS,
   ...Object.fromEntries(['t', 'tonne', 'tonnes', 'metric ton'].map((word) => [word, gramsOf('t')])),
   ...Object.fromEntries(['ton', 'short ton'].map((word) => [word, gramsOf('US ton')])),
+  'long ton': gramsOf('long ton'),
   gram: 1,
   grams: 1,
 };

@@ -217,6 +217,14 @@ export const ORGANIC_LABELS: Readonly<
 export const ORGANIC_SOURCE = CLASS_AVERAGE;
 
 /** Which way an unspecified share of several organic ingredients leans: 0 is equal masses, 1 is all of the first listed. */
+/** Where the rated longevity of a coating is not entered, days at `COATING_REFERENCE_C`: two to nine months. */
+export const COATED_LONGEVITY: Parameter = {
+  label: 'rated longevity of the coating, not entered',
+  range: between(60, 120, 270),
+  unit: 'days',
+  source: 'typical of coated fertilisers; the label’s own replaces it',
+};
+export const COATING_REFERENCE_C = 21;
 export const LISTING: Parameter = {
   label: 'how far the first organic ingredient listed outweighs the others',
   range: between(0, 0.5, 1),

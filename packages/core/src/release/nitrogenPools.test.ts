@@ -1,4 +1,5 @@
 import { bag, featherMeal, line, straw, urea } from '../../test/bags.js';
+import { findMaterial, typicalNitrogen } from '../shelf/index.js';
 import { nitrogenPools, type NitrogenPools } from './nitrogenPools.js';
 
 test('declared forms become pools', () => {
@@ -50,21 +51,45 @@ test('undeclared forms are supposed from the ingredients, and that is said', () 
 
 test.each([
   ['no nitrogen', bag({ analysis: [line('K', 50)] }), /no nitrogen/],
-  ['unknown forms', bag({ analysis: [line('N', 10)], derivedFrom: ['urea', 'potassium nitrate'] }), /forms/],
+  ['unknown forms', bag({ analysis: [line('N', 10)], derivedFrom: ['mystery'] }), /forms/],
   [
     'organic nitrogen from nobody knows what',
     bag({ analysis: [line('N', 10), line('N.waterInsoluble', 10)], derivedFrom: ['mystery'] }),
     /from what/,
   ],
-  [
-    'a coating without longevity',
-    bag({ analysis: [line('N', 16), line('N.urea', 16), line('N.coated', 16)], derivedFrom: ['urea'] }),
-    /longevity/,
-  ],
 ])('%s is unknown with the reason, not a guess', (_name, product, why) => {
   const reading = nitrogenPools(product);
   expect(reading.kind).toBe('unknown');
   expect(reading.kind === 'unknown' && reading.why).toMatch(why);
+});
+
+test('meal and nitrate without forms: as a range, by mass in the order they are listed', () => {
+  const reading = nitrogenPools(bag({ analysis: [line('N', 10)], derivedFrom: ['calcium nitrate', 'feather meal'] }));
+  if (reading.kind !== 'pools') throw new Error(reading.why);
+  const { notOrganic, organic } = reading.pools;
+  // Nitrate of 15.5 % N and feather meal of 13 %: half and half, three quarters to one, 19 to one.
+  const shareAt = (first: number): number => {
+    const [salt, meal] = [typicalNitrogen(findMaterial('calcium nitrate')!).mid, 13];
+    return (first * salt) / (first * salt + (1 - first) * meal);
+  };
+  expect(notOrganic).toEqual({
+    low: expect.closeTo(shareAt(0.5), 9),
+    mid: expect.closeTo(shareAt(0.75), 9),
+    high: expect.closeTo(shareAt(0.95), 9),
+  });
+  expect(organic).toBeCloseTo(1 - notOrganic!.mid, 9);
+  expect(reading.materials.map((m) => m.name)).toEqual(['feather meal']);
+  expect(reading.supposed.join()).toMatch(/as a range/);
+  // Of salts alone nothing is organic, whatever their shares.
+  const salts = nitrogenPools(bag({ analysis: [line('N', 10)], derivedFrom: ['urea', 'potassium nitrate'] }));
+  expect(salts).toMatchObject({ kind: 'pools', pools: { organic: 0, notOrganic: undefined } });
+});
+
+test('coated prills without longevity have a typical one, and that is said', () => {
+  const prills = bag({ analysis: [line('N', 16), line('N.urea', 16), line('N.coated', 16)], derivedFrom: ['urea'] });
+  const reading = nitrogenPools(prills);
+  expect(reading).toMatchObject({ kind: 'pools', pools: { coated: 1 } });
+  expect(reading.kind === 'pools' && reading.supposed.join()).toMatch(/longevity is not entered/);
 });
 
 const poolsOf = ({ nitrate, ammonium, urea, coated, organic }: NitrogenPools): number =>

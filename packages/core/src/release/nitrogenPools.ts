@@ -5,10 +5,12 @@ import {
   materialHolds,
   midFraction,
   readIngredients,
+  typicalNitrogen,
   type Material,
   type OrganicMaterial,
   type Product,
 } from '../shelf/index.js';
+import type { Range } from '../quantity/index.js';
 import { ownCurve, type OwnCurve } from './calibrate.js';
 import type { CoatedForms } from './state.js';
 
@@ -23,6 +25,8 @@ export interface NitrogenPools {
   readonly measured?: number;
   /** What comes out of the coated share, as shares of it. */
   readonly coatedForms: CoatedForms;
+  /** How much of its nitrogen is not organic, where the label gives no forms and its ingredients leave room; the shares above are at its middle. */
+  readonly notOrganic?: Range | undefined;
 }
 
 export type PoolReading =
@@ -53,14 +57,55 @@ const measuredPools = (own: OwnCurve, nitrogenFraction: number): PoolReading => 
 
 const SOLUBLE: readonly NitrogenForm[] = ['nitrate', 'ammoniacal', 'urea'];
 
+interface Supposed {
+  readonly forms: Partial<Record<NitrogenForm, number>>;
+  readonly notOrganic?: Range | undefined;
+}
+/** How far the first listed ingredient may outweigh the others, from equal to nearly all of it. */
+const OUTWEIGHS = [0, 0.5, 0.9] as const;
+
+/** What several ingredients bring of each form, weighed by mass in the order they are listed. */
+function mixedForms(sources: readonly Material[], total: number): Supposed | undefined {
+  const brings = sources.map((m) => (m.organic ? [] : m.nitrogen.filter((form) => SOLUBLE.includes(form))));
+  if (sources.some((m, i) => !m.organic && brings[i]?.length === 0)) return undefined;
+  const at = (listing: number): readonly number[] => {
+    const brought = sources.map(
+      (m, i) => typicalNitrogen(m).mid * ((1 - listing) / sources.length + (i === 0 ? listing : 0)),
+    );
+    const whole = brought.reduce((a, b) => a + b, 0);
+    return brought.map((n) => n / whole);
+  };
+  const notOrganicAt = (listing: number): number =>
+    at(listing).reduce((sum, share, i) => sum + (sources[i]?.organic ? 0 : share), 0);
+  const [low = 0, mid = 0, high = 0] = OUTWEIGHS.map(notOrganicAt).sort((a, b) => a - b);
+  const forms: Partial<Record<NitrogenForm, number>> = {};
+  at(OUTWEIGHS[1]).forEach((share, i) => {
+    const own: readonly NitrogenForm[] = sources[i]?.organic ? ['waterInsoluble'] : (brings[i] ?? []);
+    for (const form of own) forms[form] = (forms[form] ?? 0) + (total * share) / own.length;
+    if (sources[i]?.nitrogen.includes('coated') && !sources[i]?.organic)
+      forms.coated = (forms.coated ?? 0) + total * share;
+  });
+  const someOrganic = sources.some((m) => m.organic);
+  return { forms, notOrganic: someOrganic && low < high ? { low, mid, high } : undefined };
+}
+
+const NO_LONGEVITY = 'its rated longevity is not entered; typical ones of two to nine months are drawn';
+const supposedWords = (sources: readonly Material[], notOrganic: Range | undefined): string =>
+  `nitrogen forms are not declared; taken from its ingredients (${sources.map((m) => m.name).join(', ')})${notOrganic ? ', weighed by mass in the order they are listed, as a range' : ''}`;
+
 /** Nitrogen forms supposed from the ingredient list when the label gives none. */
-function supposeForms(sources: readonly Material[], total: number): Partial<Record<NitrogenForm, number>> | undefined {
+function supposeForms(sources: readonly Material[], total: number): Supposed | undefined {
+  if (sources.length > 1 && sources.some((m) => !m.organic)) return mixedForms(sources, total);
+  const forms = formsOfOne(sources, total);
+  return forms && { forms };
+}
+function formsOfOne(sources: readonly Material[], total: number): Partial<Record<NitrogenForm, number>> | undefined {
   if (sources.length === 0) return undefined;
   if (sources.every((m) => m.organic)) return { waterInsoluble: total };
   const [only] = sources;
   const soluble = only?.nitrogen.filter((form) => SOLUBLE.includes(form)) ?? [];
   const [form] = soluble;
-  if (sources.length !== 1 || !form) return undefined;
+  if (!form) return undefined;
   if (only?.nitrogen.includes('coated')) return { [form]: total, coated: total };
   if (soluble.length === 1) return { [form]: total };
   return only?.key === 'ammonium-nitrate' ? { nitrate: total / 2, ammoniacal: total / 2 } : undefined;
@@ -88,14 +133,13 @@ export function nitrogenPools(product: Product): PoolReading {
       .filter(([, v]) => v > 0),
   ) as Partial<Record<NitrogenForm, number>>;
   let forms = declared;
+  let notOrganic: Range | undefined;
   if (Object.keys(declared).length === 0) {
     const guess = supposeForms(sources, total);
     if (!guess)
       return { kind: 'unknown', why: 'the label gives no nitrogen forms, and its ingredients do not settle them' };
-    forms = guess;
-    supposed.push(
-      `nitrogen forms are not declared; taken from its ingredients (${sources.map((m) => m.name).join(', ')})`,
-    );
+    ({ forms, notOrganic } = guess);
+    supposed.push(supposedWords(sources, notOrganic));
   }
 
   const { free, coatedForms } = splitCoated(product, forms, sources);
@@ -110,17 +154,8 @@ export function nitrogenPools(product: Product): PoolReading {
   const materials = sources.filter((m): m is OrganicMaterial => m.organic !== undefined);
   if (organic > 0 && materials.length === 0)
     return { kind: 'unknown', why: 'it holds organic nitrogen, but no listed ingredient says from what' };
-  if (organic > 0 && materials.length > 1) {
-    const inside = materials.map((m) => product.inside?.find((b) => b.name === m.name));
-    if (inside.some((b) => b === undefined))
-      supposed.push(
-        'several organic ingredients are listed without shares; they are weighed by mass, the first listed as the most',
-      );
-    else if (inside.some((b) => b && b.low < b.high))
-      supposed.push('its ingredients weigh what its analysis and their order leave room for');
-  }
-  if (coated > 0 && !product.longevity)
-    return { kind: 'unknown', why: 'it is coated, but the rated longevity is not entered' };
+  if (organic > 0) supposed.push(...weighedWords(product, materials));
+  if (coated > 0 && !product.longevity) supposed.push(NO_LONGEVITY);
 
   const whole = free.urea + free.ammonium + free.nitrate + coated + organic;
   return {
@@ -132,11 +167,25 @@ export function nitrogenPools(product: Product): PoolReading {
       coated: coated / whole,
       organic: organic / whole,
       coatedForms,
+      notOrganic,
     },
     materials: organic > 0 ? materials : [],
     nitrogenFraction: total,
     supposed,
   };
+}
+
+/** How several organic ingredients without shares are weighed. */
+function weighedWords({ inside: bounds }: Product, materials: readonly OrganicMaterial[]): readonly string[] {
+  if (materials.length < 2) return [];
+  const inside = materials.map((m) => bounds?.find((b) => b.name === m.name));
+  if (inside.some((b) => b === undefined))
+    return [
+      'several organic ingredients are listed without shares; they are weighed by mass, the first listed as the most',
+    ];
+  return inside.some((b) => b && b.low < b.high)
+    ? ['its ingredients weigh what its analysis and their order leave room for']
+    : [];
 }
 
 const AS_UREA: CoatedForms = { urea: 1, ammonium: 0, nitrate: 0 };

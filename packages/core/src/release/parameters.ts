@@ -4,6 +4,7 @@ import type { Range } from '../quantity/index.js';
 import { ORGANIC_CLASS_NAMES, typicalNitrogen, type InsideBound, type OrganicMaterial } from '../shelf/index.js';
 import type { OwnCurve } from './calibrate.js';
 import {
+  COATED_LONGEVITY,
   LISTING,
   MICROBIAL_CN,
   ORGANIC_LABELS,
@@ -24,7 +25,7 @@ export type OrganicFigures = Readonly<Record<keyof OrganicParameters, Figure>> &
   readonly massShare: Figure | undefined;
 };
 
-type SharedKey = Exclude<keyof ReleaseParameters, 'organic' | 'microbialCN' | 'own'>;
+type SharedKey = Exclude<keyof ReleaseParameters, 'organic' | 'microbialCN' | 'own' | 'notOrganic' | 'longevityDays'>;
 
 /** Each parameter of a run as an assumption with its range. */
 export interface ParameterFigures {
@@ -34,6 +35,10 @@ export interface ParameterFigures {
   readonly listing: Figure;
   /** The bag's own curve: share that comes, rate in the jar, and what the jar was like. */
   readonly own?: OwnFigures | undefined;
+  /** How much of the nitrogen is not organic, where that has to be supposed. */
+  readonly notOrganic?: Figure | undefined;
+  /** The rated longevity of a coating where it is not entered. */
+  readonly longevityDays?: Figure | undefined;
 }
 export interface OwnFigures {
   readonly share: Figure;
@@ -138,6 +143,8 @@ export function parametersFor(
     ofBag,
     inside,
     rootingM,
+    notOrganic,
+    coatedWithout = false,
   }: {
     readonly measuredCN?: number | undefined;
     readonly fromManure?: boolean;
@@ -147,6 +154,10 @@ export function parametersFor(
     readonly inside?: readonly InsideBound[] | undefined;
     /** How deep the crop roots; undefined where that is not known. */
     readonly rootingM?: Range | undefined;
+    /** How much of the nitrogen is not organic, where the label leaves it open. */
+    readonly notOrganic?: Range | undefined;
+    /** Whether some of it is coated and nobody says for how long. */
+    readonly coatedWithout?: boolean;
   } = {},
 ): ParameterFigures {
   const shared: ParameterFigures['shared'] = {
@@ -175,6 +186,19 @@ export function parametersFor(
     organic: materials.map((m) => organicFigures(m, measuredCN, ofBag, inside)),
     listing: owned(asFigure(LISTING), 'listing', ofBag),
     own: curve && ownFigures(curve),
+    notOrganic:
+      notOrganic &&
+      owned(
+        assumption(
+          'share of its nitrogen that is not organic',
+          notOrganic,
+          'kg/kg',
+          'by mass of its ingredients in the order they are listed; forms on the label replace it',
+        ),
+        'notOrganic',
+        ofBag,
+      ),
+    longevityDays: coatedWithout ? owned(asFigure(COATED_LONGEVITY), 'longevityDays', ofBag) : undefined,
   };
 }
 
@@ -202,7 +226,7 @@ function massesOf(organic: readonly OrganicFigures[], listing: Figure, pick: Pic
 
 /** A plain-number parameter set, each drawn from its range by `pick`. */
 export function numbersFrom(
-  { shared, organic, listing, own }: ParameterFigures,
+  { shared, organic, listing, own, notOrganic, longevityDays }: ParameterFigures,
   pick: Pick = (range) => range.mid,
 ): ReleaseParameters {
   const numbers = Object.fromEntries(
@@ -218,6 +242,8 @@ export function numbersFrom(
   return {
     ...numbers,
     microbialCN: MICROBIAL_CN,
+    notOrganic: notOrganic && pick(notOrganic.value, notOrganic, 'forms'),
+    longevityDays: longevityDays && pick(longevityDays.value, longevityDays, 'coating'),
     own: own && {
       share: pick(own.share.value, own.share, 'own'),
       kPerDay: pick(own.kPerDay.value, own.kPerDay, 'own'),

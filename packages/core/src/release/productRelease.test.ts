@@ -29,6 +29,30 @@ test('runs 26 weeks from the planting date and says what it assumed', () => {
   expect(labels).not.toContain('urea hydrolysis at 25 °C');
 });
 
+test('what the label leaves open is drawn: forms of meal with nitrate, the longevity of a coating', () => {
+  const mixed = bag({ id: 'm', analysis: [line('N', 10)], derivedFrom: ['calcium nitrate', 'feather meal'] });
+  const prills = bag({
+    id: 'p',
+    analysis: [line('N', 16), line('N.urea', 16), line('N.coated', 16)],
+    derivedFrom: ['urea'],
+  });
+  for (const [product, label, week] of [
+    [mixed, 'share of its nitrogen that is not organic', 1],
+    [prills, 'rated longevity of the coating, not entered', 12],
+  ] as const) {
+    const release = run(product, wheatStrip, IN);
+    expect(release.assumptions.map((a) => a.label)).toContain(label);
+    const band = releaseBand(release.setup, 200, 7)!;
+    expect(band.high[week]! - band.low[week]!).toBeGreaterThan(0.1);
+    expect(release.run.available[week * 7]).toBeGreaterThanOrEqual(band.low[week]!);
+    expect(release.run.available[week * 7]).toBeLessThanOrEqual(band.high[week]!);
+  }
+  const known = run({ ...prills, longevity: { days: 120, referenceC: 21 } }, wheatStrip, IN);
+  expect(known.assumptions.map((a) => a.label)).not.toContain('rated longevity of the coating, not entered');
+  // At its middle the one that is supposed is the one that is entered.
+  expect([...known.run.available]).toEqual([...run(prills, wheatStrip, IN).run.available]);
+});
+
 test('a warmer site is faster, a potting mix faster than soil', () => {
   const week4 = (site: typeof wheatStrip): number => run(featherMeal, site, IN).run.available[28]!;
   const warm = { ...wheatStrip, temperature: { kind: 'sine', meanC: 20, amplitudeC: 5, warmestDay: 200 } } as const;

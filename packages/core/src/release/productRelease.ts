@@ -100,6 +100,8 @@ export function productRelease(
     ofPlot: site.ownFigures,
     ofBag: product.ownFigures,
     inside: product.inside,
+    notOrganic: reading.pools.notOrganic,
+    coatedWithout: reading.pools.coated > 0 && !product.longevity,
     rootingM: site.season.crop.rootingM,
   });
   const around: Surroundings = {

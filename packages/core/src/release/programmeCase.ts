@@ -111,6 +111,8 @@ function partsOf(row: ComputedRow, site: SiteInSeason, left: Left[], supposed: S
       ofPlot: site.ownFigures,
       ofBag: product.ownFigures,
       inside: product.inside,
+      notOrganic: reading.pools.notOrganic,
+      coatedWithout: reading.pools.coated > 0 && !product.longevity,
       rootingM: site.season.crop.rootingM,
     });
     const factor = share * reading.nitrogenFraction * row.doing.application.part.share;

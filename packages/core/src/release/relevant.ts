@@ -6,7 +6,7 @@ import type { Surroundings } from './simulate.js';
 /** The assumptions that actually move this product's curve: a nitrate salt has no decomposers to suppose. */
 export function relevantParameters(
   pools: NitrogenPools,
-  { shared, organic, listing, own }: ParameterFigures,
+  { shared, organic, listing, own, notOrganic, longevityDays }: ParameterFigures,
   { daysOnSurface, water }: Pick<Surroundings, 'daysOnSurface' | 'water'>,
 ): readonly Figure[] {
   const figures: Figure[] = [];
@@ -24,6 +24,7 @@ export function relevantParameters(
     if (organic.some((o) => o.carbonToNitrogen.value.high > shared.criticalCN.value.low))
       figures.push(shared.soilMineralKgPerHa);
   }
+  figures.push(...[notOrganic, longevityDays].filter((f) => f !== undefined));
   if (pools.coated > 0) figures.push(shared.weibullShape, shared.coatingQ10);
   if (hasUrea) figures.push(shared.ureaHydrolysisPerDay);
   if (hasUrea && daysOnSurface > 0) figures.push(shared.volatileShare);

@@ -1,3 +1,4 @@
+import { COATING_REFERENCE_C } from './defaults.js';
 import type { NitrogenPools } from './nitrogenPools.js';
 import { ROOT_LAYER_M } from '../ground/index.js';
 import { easedLife } from './responses.js';
@@ -37,6 +38,10 @@ export interface ReleaseParameters extends Laws {
   readonly organic: readonly OrganicNumbers[];
   /** The bag's own curve, where it has one. */
   readonly own?: (MeasuredCurve & { readonly share: number }) | undefined;
+  /** Share of the nitrogen that is not organic, where the label leaves it open. */
+  readonly notOrganic?: number | undefined;
+  /** Longevity of a coating whose label gives none. */
+  readonly longevityDays?: number | undefined;
 }
 
 /** What happens around the dose. */
@@ -92,24 +97,31 @@ export type ReleaseRun = Readonly<Record<(typeof RECORDED)[number], Float64Array
 export const toDose = (
   pools: NitrogenPools,
   longevity: Dose['longevity'],
-  p: Pick<ReleaseParameters, 'organic' | 'volatileAmmonium' | 'own'>,
+  p: Pick<ReleaseParameters, 'organic' | 'volatileAmmonium' | 'own' | 'notOrganic' | 'longevityDays'>,
   nitrogen: number,
   workedInM: Dose['workedInM'],
-): Dose => ({
-  nitrate: nitrogen * pools.nitrate,
-  ammonium: nitrogen * pools.ammonium,
-  urea: nitrogen * pools.urea,
-  coated: nitrogen * pools.coated,
-  coatedForms: pools.coatedForms,
-  longevity,
-  organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: nitrogen * pools.organic * share })),
-  measured:
-    p.own && pools.measured !== undefined
-      ? { nitrogen: nitrogen * pools.measured, share: p.own.share, curve: p.own }
-      : undefined,
-  volatileAmmonium: p.volatileAmmonium,
-  workedInM,
-});
+): Dose => {
+  // Where how much is organic has to be supposed, the shares of the pools are at the middle of it.
+  const [quick, slow] =
+    pools.notOrganic && p.notOrganic !== undefined
+      ? [p.notOrganic / pools.notOrganic.mid, (1 - p.notOrganic) / (1 - pools.notOrganic.mid)]
+      : [1, 1];
+  return {
+    nitrate: nitrogen * pools.nitrate * quick,
+    ammonium: nitrogen * pools.ammonium * quick,
+    urea: nitrogen * pools.urea * quick,
+    coated: nitrogen * pools.coated * quick,
+    coatedForms: pools.coatedForms,
+    longevity: longevity ?? (p.longevityDays ? { days: p.longevityDays, referenceC: COATING_REFERENCE_C } : undefined),
+    organic: p.organic.map(({ share, ...rest }) => ({ ...rest, nitrogen: nitrogen * pools.organic * slow * share })),
+    measured:
+      p.own && pools.measured !== undefined
+        ? { nitrogen: nitrogen * pools.measured, share: p.own.share, curve: p.own }
+        : undefined,
+    volatileAmmonium: p.volatileAmmonium,
+    workedInM,
+  };
+};
 
 /** A dose and the day it is given on; what lies on top goes into the soil as a later day begins. */
 export interface DatedDose {

@@ -24,6 +24,9 @@ test('where none surely arrives it is dosed by the total', () =>
 test('it stops at the label’s highest rate and says what is short', () => {
   const labelled = bag({ ...featherMeal, directions: [direction('20 g/m²'), direction('30 g/m²')] });
   expect(labelMost(labelled)).toBeCloseTo(0.03, 12);
+  // Of a range the label allows its high end; of several directions the largest.
+  expect(labelMost(bag({ directions: [direction('20-50 g/m²')] }))).toBeCloseTo(0.05, 12);
+  expect(labelMost(bag({ directions: [direction('40 g/m²'), direction('25 g/m²')] }))).toBeCloseTo(0.04, 12);
   const dose = doseFromNeed(labelled, 'N', need(6));
   if (dose.kind !== 'dose') throw new Error(dose.why);
   expect(dose.perM2.value.mid).toBeCloseTo(30, 9);

@@ -1,5 +1,5 @@
 import { bag, line, priced, wheatStrip } from '../../test/bags.js';
-import { programmeCost } from '../price/index.js';
+import { programmeCost, type Carriage } from '../price/index.js';
 import { organicMatterAdded, programmeCase } from '../release/index.js';
 import type { Product } from '../shelf/index.js';
 import type { When } from './application.js';
@@ -57,16 +57,26 @@ test('the saltiest dose: 20 g/m² of urea with an index of 75 is 15 g of sodium 
   expect(programmeBurden(numbersOf(giving(unknown, 20, day(0)))).saltUnknown).toEqual(['urea']);
 });
 
-test('products in all, and what they cost in whole packages with carriage for each', () => {
+test('products in all, and what they cost in whole packages with carriage for each order', () => {
   const inNumbers = numbersOf(giving(urea, 20, day(0)), giving(urea, 10, day(30)), giving(meal, 9, day(0)));
   expect([...productsOf(inNumbers).values()].map((p) => [p.product.name, Number(p.kg.toFixed(6))])).toEqual([
     ['urea', 30],
     ['meal', 9],
   ]);
-  const cost = programmeCost(inNumbers, 'EUR', { carriage: 4 });
+  const cost = programmeCost(inNumbers, 'EUR', { carriage: { other: { amount: 4 } } });
   // Two bags of urea 48, two small of meal 24, carriage 8; 20 of 50 kg and 1 of 10 kg are left.
   expect(cost.paid).toBeCloseTo(48 + 24 + 8, 9);
   expect(cost.usedUp).toBeCloseTo((48 * 30) / 50 + (24 * 9) / 10 + 8, 9);
+  // Both of one seller are one order, and 72 of it are free from 72 on, not from 72.01.
+  const oneSeller = numbersOf(
+    giving({ ...urea, seller: 'Quernlow' }, 30, day(0)),
+    giving({ ...meal, seller: 'Quernlow' }, 9, day(0)),
+  );
+  const paid = (terms: Carriage): number => programmeCost(oneSeller, 'EUR', { carriage: terms }).paid;
+  expect(paid({ other: { amount: 4 } })).toBeCloseTo(72 + 4, 9);
+  expect(paid({ other: { amount: 4, freeFrom: 72 } })).toBeCloseTo(72, 9);
+  expect(paid({ other: { amount: 4, freeFrom: 72.01 } })).toBeCloseTo(76, 9);
+  expect(paid({ other: { amount: 4 }, sellers: { Quernlow: { amount: 9 } } })).toBeCloseTo(81, 9);
   expect(programmeCost(inNumbers, 'USD').unpriced).toEqual(['urea', 'meal']);
 });
 test('a programme split in two brings the same and costs as much or less', () => {

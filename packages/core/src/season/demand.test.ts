@@ -28,6 +28,14 @@ test('garlic planted in October does not feed through the winter, and is not don
   expect(by(250)).toBeGreaterThan(0.9);
 });
 
+test('a day below the base adds no warmth and takes none away', () => {
+  const wheat = libraryCrop('wheat')!;
+  const cold = nitrogenDemand(wheat, '2026-03-15', [...warm(50), ...warm(30, -5), ...warm(50)])!;
+  const without = nitrogenDemand(wheat, '2026-03-15', warm(100))!;
+  expect(cold[80]).toBe(without[50]);
+  expect(cold[130]).toBeCloseTo(without[100]!, 9);
+});
+
 test('a lawn follows its months: from 1 January all is in after a year, half of a month’s share in half the month', () => {
   const lawn = libraryCrop('lawn-cool')!;
   const demand = nitrogenDemand(lawn, '2026-01-01', warm(365))!;

@@ -88,6 +88,8 @@ export interface InsideBound {
 export interface Product {
   readonly id: string;
   readonly name: string;
+  /** Who sells it, where that is known. */
+  readonly seller?: string | undefined;
   readonly form: ProductForm;
   /** Measured or from the label: a number; typical of the material: a range. */
   readonly densityKgPerL: number | Range | undefined;

@@ -141,3 +141,15 @@ test('what cannot be fitted says why: as many parameters as points, no number, a
     why: 'undetermined',
   });
 });
+
+test('a start in a valley of its own finds the deeper one: a wave of another length fits better', () => {
+  const x = Array.from({ length: 40 }, (_, i) => i / 4);
+  const curve = (t: number, [a = 0, b = 0]: readonly number[]): number => a * Math.sin(b * t);
+  const y = x.map((t) => curve(t, [2, 6]));
+  const alone = fitCurve({ curve, x, y, start: [2, 0.61], goodStart: true });
+  const found = fitCurve({ curve, x, y, start: [2, 0.61] });
+  expect(alone.kind !== 'fitted' || alone.residualSumOfSquares > 1).toBe(true);
+  if (found.kind !== 'fitted') throw new Error(found.why);
+  expect(found.residualSumOfSquares).toBeLessThan(1e-9);
+  expect(Math.abs(found.parameters[1]!)).toBeCloseTo(6, 6);
+});

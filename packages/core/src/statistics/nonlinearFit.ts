@@ -162,7 +162,8 @@ function polished(problem: FitProblem, found: Place): Place {
 
 /**
  * Fits a curve to points by least squares: Gauss–Newton steps on scaled parameters, damped as Levenberg and Marquardt do wherever a whole step would
- * not bring what it promises, each solved by QR so that no square of a badly scaled matrix is formed; whole steps at the end.
+ * not bring what it promises, each solved by QR so that no square of a badly scaled matrix is formed; whole steps at the end. Without a good start several
+ * are tried around the one given, and the best fit is kept.
  * @returns parameters with standard errors, or why there is no fit
  * @example fitCurve({ curve: (t, [n0, k]) => n0 * (1 - Math.exp(-k * t)), x: days, y: shares, start: [1, 0.05] })
  */
@@ -170,6 +171,29 @@ export function fitCurve(problem: FitProblem): FitResult {
   const { x, y, start } = problem;
   const degreesOfFreedom = Math.min(x.length, y.length) - start.length;
   if (degreesOfFreedom < 1) return { kind: 'failed', why: 'tooFewPoints' };
+  const own = fitAtSomePace(problem, start, degreesOfFreedom);
+  if (problem.goodStart) return own;
+  // A valley of its own may hold the start: the deepest of several is taken.
+  return startsAround(start)
+    .map((at) => fitAtSomePace({ ...problem, goodStart: true }, at, degreesOfFreedom))
+    .reduce(
+      (best, found) =>
+        found.kind === 'fitted' &&
+        (best.kind !== 'fitted' || found.residualSumOfSquares < best.residualSumOfSquares * (1 - CLEARLY))
+          ? found
+          : best,
+      own,
+    );
+}
+
+/** Less better than this is the same valley. */
+const CLEARLY = 1e-6;
+const AROUND = [0.03, 0.1, 0.3, 3, 10, 30] as const;
+/** Starts with one parameter after the other much smaller and much larger. */
+const startsAround = (start: readonly number[]): readonly (readonly number[])[] =>
+  start.flatMap((_, i) => AROUND.map((factor) => start.map((p, k) => (k === i ? p * factor : p))));
+
+function fitAtSomePace(problem: FitProblem, start: readonly number[], degreesOfFreedom: number): FitResult {
   const first = placeAt(problem, start);
   if (!Number.isFinite(first.rss)) return { kind: 'failed', why: 'notFinite' };
   let result: FitResult = { kind: 'failed', why: 'noEnd' };

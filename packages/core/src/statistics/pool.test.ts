@@ -228,7 +228,7 @@ test.each(['REML', 'PM'] as const)(
       { effect: 0.5, variance: 0.05 },
     ];
     const small = effects.map((e) => ({ effect: e.effect * 1e-6, variance: e.variance * 1e-12 }));
-    const [whole, tiny] = [effects, small].map((e) => pool(e, { tau })!.tau2);
+    const [whole, tiny] = [effects, small].map((e) => pool(e, { tau }).tau2);
     expect((tiny! * 1e12) / whole!).toBeCloseTo(1, 9);
   },
 );

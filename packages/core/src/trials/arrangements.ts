@@ -55,15 +55,14 @@ export function* everyArrangement(start: Int32Array, groups: readonly (readonly 
   const orders = groups.map((group) => Int32Array.from(group, (i) => start[i] ?? 0).sort());
   const write = (g: number): void => groups[g]?.forEach((place, k) => (now[place] = orders[g]?.[k] ?? 0));
   groups.forEach((_, g) => write(g));
-  let g = 0;
-  do {
-    yield now;
-    for (g = 0; g < orders.length; g++) {
-      const more = nextOrder(orders[g] as Int32Array);
+  const toNext = (): boolean =>
+    orders.some((order, g) => {
+      const more = nextOrder(order);
       write(g);
-      if (more) break;
-    }
-  } while (g < orders.length);
+      return more;
+    });
+  do yield now;
+  while (toNext());
 }
 /** Every order of some numbers. */
 function* ordersOf(numbers: readonly number[]): Generator<readonly number[]> {

@@ -35,15 +35,8 @@ export {
   unitPlaces,
   type UnitSize,
 } from './places.js';
-export {
-  type ArmAgainst,
-  permute,
-  type Permuted,
-  type PermuteOptions,
-  type Placed,
-  ranked,
-  rankedUnits,
-} from './permute.js';
+export { type ArmAgainst, permute, type Permuted, type PermuteOptions, type Placed } from './permute.js';
+export { ranked, rankedUnits } from './ranks.js';
 export {
   answerWords,
   type ArmReading,

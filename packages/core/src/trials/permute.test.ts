@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { leastP } from './arrangements.js';
-import { permute, ranked, rankedUnits, type Placed } from './permute.js';
+import { permute, type Placed } from './permute.js';
+import { ranked, rankedUnits } from './ranks.js';
 
 const blocks = (...rows: readonly (readonly number[])[]): readonly Placed[] =>
   rows.flatMap((row, block) => row.map((value, arm) => ({ arm, block, values: [value] })));

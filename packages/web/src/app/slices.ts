@@ -1,6 +1,14 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { RecipeRuleInput } from '@wheat-ledger/contract';
-import type { DecimalMark, ExchangeRate, Figure, HourlyRate, Nutrient, SodicSchool } from '@wheat-ledger/core';
+import type {
+  Carriage,
+  DecimalMark,
+  ExchangeRate,
+  Figure,
+  HourlyRate,
+  Nutrient,
+  SodicSchool,
+} from '@wheat-ledger/core';
 
 /** Rules of a mix under one name. */
 export interface RuleSet {
@@ -31,6 +39,8 @@ export interface Settings {
   readonly hour: HourlyRate | undefined;
   /** Rates between currencies, as they were typed. */
   readonly rates: readonly ExchangeRate[];
+  /** What sellers ask for bringing an order. */
+  readonly carriage: Carriage;
   /** How far away counts as local, km. */
   readonly localKm: number;
   /** Volumes of the scoops one has, as typed. */
@@ -62,6 +72,7 @@ const FIRST_SETTINGS: Settings = {
   shelfColumns: undefined,
   hour: undefined,
   rates: [],
+  carriage: {},
   localKm: 50,
   scoops: '60 mL; 250 mL; 1 L',
   wetFirst: false,

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Plus } from 'lucide-react';
 import type { ClaimRecord } from '@wheat-ledger/contract';
-import { CHECKS, type Judgement, type Product } from '@wheat-ledger/core';
+import { decidedWords, type Judgement, type Product } from '@wheat-ledger/core';
 import { useRecords } from '../app/api';
 import { useShelfWith } from '../app/workspace';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
@@ -43,8 +43,7 @@ function ClaimRow({
                 {judgement.couldHarm && <span className="text-base text-beet"> · could do harm</span>}
               </p>
               <p className="text-sm text-faint">
-                by {judgement.decidedBy.map((k) => CHECKS.find((c) => c.key === k)?.name.toLowerCase()).join(' and ')};{' '}
-                {judgement.sure} sureness
+                by {decidedWords(judgement)}; {judgement.sure} sureness
               </p>
             </>
           ) : (

@@ -1,12 +1,12 @@
 import type { ClaimInput, PastVerdictInput } from '@wheat-ledger/contract';
-import { CHECKS, printDay, type Judgement } from '@wheat-ledger/core';
+import { decidedWords, printDay, type Judgement } from '@wheat-ledger/core';
 import { today } from '../app/today';
 
 const MOST = 100;
 /** A verdict in the words that are kept of it. */
-function noted({ verdict, sure, decidedBy, evidence }: Judgement): PastVerdictInput {
-  const names = decidedBy.map((k) => CHECKS.find((c) => c.key === k)?.name.toLowerCase() ?? k);
-  const by = `${names.join(' and ')}; ${evidence.units.length} ${evidence.units.length === 1 ? 'study' : 'studies'}`;
+function noted(judgement: Judgement): PastVerdictInput {
+  const { verdict, sure, evidence } = judgement;
+  const by = `${decidedWords(judgement)}; ${evidence.units.length} ${evidence.units.length === 1 ? 'study' : 'studies'}`;
   return { on: today(), verdict, sure, by };
 }
 const same = (a: PastVerdictInput, b: PastVerdictInput): boolean =>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import {
+  decidedWords,
   ANSWER_WORDS,
   CHECKS,
   formatTrimmedRange,
@@ -20,7 +21,7 @@ export interface Overrule {
 
 /** The verdict with what decided it, how sure it is, and what would change it. */
 export function VerdictBox({ judgement, overrule }: { judgement: Judgement; overrule?: Overrule | undefined }) {
-  const { verdict, reason, decidedBy, sure, lessSure, wouldChange, couldHarm, use } = judgement;
+  const { verdict, reason, sure, lessSure, wouldChange, couldHarm, use } = judgement;
   return (
     <div className="border-y-4 border-double border-line-strong bg-paper px-4 py-3">
       <p className="text-sm text-faint">{overrule ? 'Your verdict' : 'Verdict'}</p>
@@ -51,7 +52,7 @@ export function VerdictBox({ judgement, overrule }: { judgement: Judgement; over
         <dt className="text-faint">Of use to you</dt>
         <dd data-testid="use">{use}</dd>
         <dt className="text-faint">Decided by</dt>
-        <dd>{decidedBy.map((k) => nameOf(k).toLowerCase()).join(' and ')}</dd>
+        <dd>{decidedWords(judgement)}</dd>
         <dt className="text-faint">How sure</dt>
         <dd>
           {sure}

@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { cheapestPurchase, crossings, formatFixed, formatTrimmed } from '@wheat-ledger/core';
+import { carriageOf, cheapestPurchase, crossings, formatFixed, formatTrimmed } from '@wheat-ledger/core';
 import { Choice } from '../ui/Choice';
 import { styleOf } from '../ui/lineStyles';
 import type { Buying } from './SeasonView';
 import { EDGE } from '../ui/weekAxes';
+import { useCarriage } from './CarriageFields';
 
 const M2_PER_HA = 10_000;
 const STEPS = 120;
@@ -13,7 +14,6 @@ interface BreakEvenProps {
   readonly buyings: readonly Buying[];
   readonly nitrogenKgPerHa: number;
   readonly areaM2: number;
-  readonly carriage: number;
   readonly currency: string;
 }
 
@@ -26,7 +26,8 @@ const MOVING = {
 type Moving = keyof typeof MOVING;
 
 /** What a season costs as the ground, the rate or a price moves, a line for each bag, and where the cheapest changes. */
-export function BreakEven({ buyings, nitrogenKgPerHa, areaM2, carriage, currency }: BreakEvenProps) {
+export function BreakEven({ buyings, nitrogenKgPerHa, areaM2, currency }: BreakEvenProps) {
+  const carriage = useCarriage();
   const [moving, setMoving] = useState<Moving>('ground');
   const [dearer, setDearer] = useState(0);
   const words = MOVING[moving];
@@ -34,12 +35,16 @@ export function BreakEven({ buyings, nitrogenKgPerHa, areaM2, carriage, currency
   const most = Math.max(now * 2, 10);
   const costs = useMemo(
     () =>
-      buyings.map(({ nitrogen, packages }, n) => (x: number): number | undefined => {
+      buyings.map(({ product, nitrogen, packages }, n) => (x: number): number | undefined => {
         const ground = moving === 'ground' ? x : areaM2;
         const rate = moving === 'rate' ? x : nitrogenKgPerHa;
         const factor = moving === 'price' && n === dearer ? x / 100 : 1;
-        const purchase = cheapestPurchase(packages, (rate * ground) / M2_PER_HA / nitrogen);
-        return purchase && purchase.paid * factor + carriage;
+        const needKg = (rate * ground) / M2_PER_HA / nitrogen;
+        const purchase = cheapestPurchase(
+          packages.map((p) => ({ ...p, price: p.price * factor })),
+          needKg,
+        );
+        return purchase && purchase.paid + carriageOf([{ product, purchase }], carriage);
       }),
     [buyings, nitrogenKgPerHa, areaM2, carriage, moving, dearer],
   );

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import {
+  carriageOf,
   cheapestPurchase,
   formatFixed,
   formatGiven,
@@ -18,6 +19,7 @@ import { useSite } from '../app/seasons';
 import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { Empty } from '../ui/Sheet';
+import { CarriageFields, useCarriage } from './CarriageFields';
 import { NumberField, numberIn } from './NumberField';
 import { BreakEven } from './BreakEven';
 import { PricePage } from './PricePages';
@@ -41,7 +43,6 @@ const leftWords = (seasons: number): string =>
 interface SeasonRowProps {
   readonly buying: Buying;
   readonly needN: number;
-  readonly carriage: number;
   readonly hour: HourlyRate | undefined;
   readonly currency: string;
 }
@@ -76,12 +77,13 @@ function HandlingCell({
 }
 
 /** What a season of it costs for so much nitrogen, in whole packages. */
-function SeasonRow({ buying, needN, carriage, hour, currency }: SeasonRowProps) {
+function SeasonRow({ buying, needN, hour, currency }: SeasonRowProps) {
+  const carriage = useCarriage();
   const { product, nitrogen, packages } = buying;
   const needKg = needN / nitrogen;
   const purchase = cheapestPurchase(packages, needKg);
   if (!purchase) return null;
-  const paid = purchase.paid + carriage;
+  const paid = purchase.paid + carriageOf([{ product, purchase }], carriage);
   const left = purchase.kg > 0 ? (purchase.paid * purchase.leftKg) / purchase.kg : 0;
   const seasons = needKg > 0 ? purchase.leftKg / needKg : 0;
   return (
@@ -136,15 +138,10 @@ function Season() {
   const { plot, crop, site } = useSite();
   const [ground, setGround] = useState('');
   const [dose, setDose] = useState('');
-  const [freight, setFreight] = useState('');
   const { currency, unpriced } = usePriced(compared);
   const usualGround = (plot?.areaM2 ?? 100) * (site?.season.share ?? 1);
   const usualDose = crop?.uptakeKgPerHa.N?.mid ?? USUAL_N;
-  const [areaM2, nitrogenKgPerHa, carriage] = [
-    numberIn(ground, usualGround),
-    numberIn(dose, usualDose),
-    numberIn(freight, 0),
-  ];
+  const [areaM2, nitrogenKgPerHa] = [numberIn(ground, usualGround), numberIn(dose, usualDose)];
   const buyings = useMemo(
     () =>
       compared.flatMap((product): Buying[] => {
@@ -162,7 +159,7 @@ function Season() {
       <div className="no-print mb-4 flex flex-wrap items-start gap-x-5 gap-y-2">
         <NumberField label="Ground, m²" text={ground} onText={setGround} fallback={usualGround} />
         <NumberField label="Nitrogen, kg N/ha" text={dose} onText={setDose} fallback={usualDose} />
-        <NumberField label={`Carriage for each, ${currency}`} text={freight} onText={setFreight} fallback={0} />
+        <CarriageFields currency={currency} />
       </div>
       <div className="overflow-x-auto">
         <table className="ledger">
@@ -192,7 +189,7 @@ function Season() {
           </thead>
           <tbody>
             {buyings.map((buying) => (
-              <SeasonRow key={buying.product.id} {...{ buying, needN, carriage, hour, currency }} />
+              <SeasonRow key={buying.product.id} {...{ buying, needN, hour, currency }} />
             ))}
           </tbody>
         </table>
@@ -205,7 +202,7 @@ function Season() {
         buyings={buyings}
         nitrogenKgPerHa={nitrogenKgPerHa}
         areaM2={areaM2}
-        carriage={carriage}
+
         currency={currency}
       />
       <PaysFromLines buyings={buyings} />

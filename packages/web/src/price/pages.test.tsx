@@ -23,7 +23,7 @@ test('a season is bought in whole packages: 9.9 kg N of urea is 21.5 kg, one bag
   expect(urea).toBe('Quernlow Urea21.51 × 25 kg23.7520.450.065 h, ease 5 of 53.5 kg16 % of a season');
   expect(feather).toMatch(/^Larkmere Feather Meal76\.24 × 20 kg138\.00/);
   expect(document.body.textContent).toContain('Bring no nitrogen: Quernlow Sulfate of Potash.');
-  await userEvent.type(screen.getByLabelText(/Carriage/), '7.50');
+  await userEvent.type(screen.getByLabelText(/Carriage for an order/), '7.50');
   expect(rows('season-cost')[0]).toContain('31.25');
   expect(screen.getByTestId('break-even').textContent).toMatch(/Quernlow Urea/);
 });

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import {
   addDays,
+  carriageOf,
   carry,
   cheapestPurchase,
   commonestCurrency,
@@ -11,6 +12,8 @@ import {
   tasksBetween,
   weighedWords,
   type Carried,
+  type Ordered,
+  type Product,
   type Purchase,
 } from '@wheat-ledger/core';
 import { useStockKg } from '../app/stock';
@@ -22,12 +25,15 @@ import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
+import { CarriageFields, carriageWords, useCarriage } from '../price/CarriageFields';
 import { RoundPages } from './RoundPages';
 import { useTick } from './useTick';
 
 const YEAR_DAYS = 366;
 /** One bag of what the rounds to come ask for. */
 interface ToBuy extends Carried {
+  /** Undefined where it is not on the shelf any more. */
+  readonly product: Product | undefined;
   readonly seller: string;
   readonly onHandKg: number;
   /** Whether anything of it was ever counted; what was not is not known, and taken as nothing. */
@@ -51,7 +57,15 @@ function toBuy(
     const packages = found ? packagesOf(found.product, currency) : [];
     const purchase = shortKg > 0 ? cheapestPurchase(packages, shortKg) : undefined;
     const seller = found?.record.seller || 'seller not said';
-    return { ...bag, seller, onHandKg, counted: counted.has(bag.productId), shortKg, purchase };
+    return {
+      ...bag,
+      product: found?.product,
+      seller,
+      onHandKg,
+      counted: counted.has(bag.productId),
+      shortKg,
+      purchase,
+    };
   });
   const sellers = [...new Set(lines.map((l) => l.seller))].sort();
   return { currency, bySeller: sellers.map((seller) => ({ seller, lines: lines.filter((l) => l.seller === seller) })) };
@@ -96,6 +110,7 @@ export function BuyView() {
   const { done, movements } = useTick();
   const { shelf } = useShelf();
   const stock = useStockKg(shelf);
+  const carriage = useCarriage();
   const until = addDays(now, YEAR_DAYS);
   const carrying = useMemo(() => carry(tasksBetween(plans, now, until, done, now, 0)), [plans, now, until, done]);
   const counted = useMemo(() => new Set(movements.map((m) => m.productId)), [movements]);
@@ -104,7 +119,11 @@ export function BuyView() {
     [carrying, shelf, stock, counted],
   );
   if (isLoading) return <Loading what="what to buy" />;
-  const all = bySeller.flatMap((s) => s.lines).reduce((sum, l) => sum + (l.purchase?.paid ?? 0), 0);
+  const ordered = bySeller.flatMap((s) =>
+    s.lines.flatMap(({ purchase, product }): Ordered[] => (purchase && product ? [{ product, purchase }] : [])),
+  );
+  const freight = carriageOf(ordered, carriage);
+  const all = ordered.reduce((sum, o) => sum + o.purchase.paid, freight);
   return (
     <Sheet
       title="What to buy"
@@ -121,6 +140,11 @@ export function BuyView() {
           {bySeller.map(({ seller, lines }) => (
             <section key={seller} className="mb-4 break-inside-avoid">
               <h2 className="mb-1 text-lg">{seller}</h2>
+              {lines.some((l) => l.purchase) && (
+                <div className="no-print mb-1 flex flex-wrap gap-x-5">
+                  <CarriageFields currency={currency} seller={lines.find((l) => l.purchase)?.product?.seller} />
+                </div>
+              )}
               <table className="ledger">
                 <caption className="sr-only">To buy from {seller}</caption>
                 <thead>
@@ -145,7 +169,7 @@ export function BuyView() {
           ))}
           {all > 0 && (
             <p className="text-lg">
-              In all <b>{formatFixed(all, 2)}</b> {currency}, without carriage.
+              In all <b>{formatFixed(all, 2)}</b> {currency}, {carriageWords(freight, currency)}.
             </p>
           )}
         </>

@@ -14,13 +14,14 @@ import { usePlotCrop } from '../app/seasons';
 import { useSoilPH } from '../app/soil';
 import { useShelf } from '../app/workspace';
 import { FigureButton } from '../ui/FigureButton';
+import { Loading } from '../ui/Sheet';
 import { Choice, Desk } from './desk';
 
 const ASKED = ['N', 'Ca', 'S', 'K', 'P', 'Mg'] as const;
 
 /** Bags that bring an element side by side: what a kg costs, what it does to pH, how fast it acts, and what speaks for it on this soil. */
 export function SourceDesk() {
-  const { shelf } = useShelf();
+  const { shelf, isLoading } = useShelf();
   const { plot, crop } = usePlotCrop();
   const [nutrient, setNutrient] = useState<(typeof ASKED)[number]>('N');
   const products = useCounted(useMemo(() => shelf.map((s) => s.product), [shelf]));
@@ -41,7 +42,9 @@ export function SourceDesk() {
           {crop?.pH ? `, ${crop.name.toLowerCase()} likes ${crop.pH.low} to ${crop.pH.high}` : ''}.
         </p>
       </div>
-      {sources.length === 0 ? (
+      {isLoading ? (
+        <Loading what="the shelf" />
+      ) : sources.length === 0 ? (
         <p className="mt-2 text-faint">No bag on the shelf brings {analyteName(nutrient)}.</p>
       ) : (
         <div className="relative mt-2 overflow-x-auto">

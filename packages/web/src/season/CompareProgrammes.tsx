@@ -37,6 +37,7 @@ import { ofYears } from './YearsPart';
 import { useSoilNitrogen } from './useSoilNitrogen';
 import { useCounted, useCounting } from '../app/counted';
 import { useShelf } from '../app/workspace';
+import { useCarriage } from '../price/CarriageFields';
 
 /** A programme that is compared: one of the ledger's, nothing at all, or water only. */
 export interface Candidate {
@@ -163,7 +164,10 @@ export function CompareProgrammes({
   const replays = useTask(REPLAYS, planned).latest ?? [];
   const yearsOf = (i: number): readonly ReplayedYear[] => replays[i] ?? [];
   const replayed = replays.some((years) => years !== undefined && years.length > 0);
-  const costs = compared.map((c) => (currency ? programmeCost(c.inNumbers, currency, { counting }) : undefined));
+  const carriage = useCarriage();
+  const costs = compared.map((c) =>
+    currency ? programmeCost(c.inNumbers, currency, { counting, carriage }) : undefined,
+  );
   const burdens = compared.map((c) => programmeBurden(c.inNumbers));
   const metals = NUTRIENTS.filter(
     (n) => groupOf(n) === 'contaminant' && compared.some((c) => c.inNumbers.totals.some((t) => t.analyte === n)),

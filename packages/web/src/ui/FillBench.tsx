@@ -2,13 +2,14 @@ import { MOST_ON_BENCH } from '@wheat-ledger/contract';
 import { useBench, useBenchChanges } from '../app/bench';
 import { useShelf } from '../app/workspace';
 import { Link } from 'react-router';
-import { Empty } from './Sheet';
+import { Empty, Loading } from './Sheet';
 
 /** What a comparison says when nothing is compared: how to take back what is set aside, to lay the shelf on the bench, or to fill the shelf. */
 export function FillBench({ what }: { what: string }) {
-  const { items } = useBench();
+  const { items, isLoading: benchLoading } = useBench();
   const { lay } = useBenchChanges();
-  const { shelf } = useShelf();
+  const { shelf, isLoading } = useShelf();
+  if (benchLoading || isLoading) return <Loading what="the bench" />;
   const first = shelf.slice(0, MOST_ON_BENCH);
   if (items.length > 0) return <Empty>All of the bench is set aside. Press its number to take it back.</Empty>;
   if (first.length === 0)
