@@ -58,3 +58,4 @@ export { HEAP_GOAL, HEAP_KEYS, HEAP_MATERIALS, heapMaterial, type HeapMaterial }
 export { type FinishedHeap, type HeapPart, type HeapReading, type HeapSide, readHeap } from './heap.js';
 export { type HeapLine, type HeapPlan, planHeap } from './heapPlan.js';
 export { type HeapCourse, heapCourse, type HeapEntry, HEAP_HEAT, type HeapPhase } from './heapLog.js';
+export { ratioCheck, type RatioCheck, type RatioShort, writtenAsRatio } from './ratio.js';

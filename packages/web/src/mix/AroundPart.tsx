@@ -5,8 +5,15 @@ import { ruleTextOf } from './ruleText';
 import { SaltCurve } from './SaltCurve';
 import type { Surrounds } from './useBlend';
 
-/** What a little more of the aim is told in. @param per the nutrient of a ratio by whose kg it is told */
-export const aimUnit = (aim: Aim, currency: string | undefined, inAll: boolean, per: string | undefined): string => {
+/** What a little more of the aim is told in: per kg of mix, in all of amounts, per kg of its first nutrient of a ratio. */
+export const aimUnit = (
+  aim: Aim,
+  currency: string | undefined,
+  target: BlendTarget | undefined,
+  surrounds: Surrounds | undefined,
+): string => {
+  const inAll = target?.kind === 'amount';
+  const per = surrounds?.around.per;
   const perWhat = per === undefined ? ' per kg' : ` per kg ${per}`;
   switch (aim) {
     case 'weighted':

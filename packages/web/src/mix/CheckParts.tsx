@@ -2,14 +2,18 @@ import { useMemo } from 'react';
 import { useFieldArray, useFormContext } from 'react-hook-form';
 import { Trash2 } from 'lucide-react';
 import {
+  formatTrimmed,
   mixture,
   parseGrade,
   parseQuantity,
+  ratioCheck,
   readParts,
   type Brief,
   type Component,
+  type Grade,
   type Product,
   type TypedPart,
+  writtenAsRatio,
 } from '@wheat-ledger/core';
 import { Reader, toOnePart } from '@wheat-ledger/contract';
 import { useCounted } from '../app/counted';
@@ -69,6 +73,27 @@ function Corrected({
   );
 }
 
+/** What the mix is against a ratio: which nutrient is short, and by what factor. */
+function AgainstRatio({ components, asked }: { components: readonly Component[]; asked: Grade }) {
+  const { now, short } = useMemo(() => ratioCheck(components, asked), [components, asked]);
+  const ratio = (of: (part: (typeof now)[number]) => number): string =>
+    now.map((part) => formatTrimmed(of(part), 3)).join(' : ');
+  return (
+    <p className="mb-3" data-testid="against-ratio">
+      Meant to be {ratio((p) => p.asked)} ({now.map((p) => p.symbol).join(' : ')}), it is {ratio((p) => p.parts)}.{' '}
+      {short.length === 0
+        ? 'The ratio is as asked.'
+        : short
+            .map(({ symbol, factor, ingredient }) =>
+              ingredient === undefined
+                ? `${symbol} is missing: none of these ingredients brings it.`
+                : `${symbol} is short: it takes ${formatTrimmed(factor, 3)} times as much ${symbol}, most of which comes from ${ingredient}.`,
+            )
+            .join(' ')}
+    </p>
+  );
+}
+
 /** What the parts really are, with what else can be done about them. */
 function Checked({
   text,
@@ -84,6 +109,10 @@ function Checked({
   const { setValue } = useFormContext<RecipeText>();
   const massUnit = useAppSelector((s) => s.settings.massUnit);
   const parsed = text.target.trim() === '' || text.strength === 'amount' ? undefined : parseGrade(text.target);
+  // 2:0:1 fixes the ratio alone: it is no 2 % of nitrogen.
+  const isRatio = text.strength === 'ratio' || (text.strength !== 'amount' && writtenAsRatio(text.target));
+  const asGrade = parsed?.kind === 'one' && !isRatio ? parsed.grade : undefined;
+  const meant = useMemo((): RecipeText => (isRatio ? { ...text, strength: 'ratio' } : text), [isRatio, text]);
   const batch = parseQuantity(text.batch, 'mass', 'kg');
   const batchKg = batch.ok && batch.value > 0 ? batch.value * batch.unit.factor : 10;
   const mix = useMemo(() => mixture(components), [components]);
@@ -93,14 +122,10 @@ function Checked({
   };
   return (
     <>
-      <Corrected text={text} products={products} onUse={take} />
-      {parsed?.kind === 'one' && <EqualDose mix={mix} target={parsed.grade} named={text.target.trim()} />}
-      <MixtureSheet
-        mix={mix}
-        batchKg={batchKg}
-        target={parsed?.kind === 'one' ? parsed.grade : undefined}
-        massUnit={massUnit}
-      />
+      {parsed?.kind === 'one' && isRatio && <AgainstRatio components={components} asked={parsed.grade} />}
+      <Corrected text={meant} products={products} onUse={take} />
+      {asGrade && <EqualDose mix={mix} target={asGrade} named={text.target.trim()} />}
+      <MixtureSheet mix={mix} batchKg={batchKg} target={asGrade} massUnit={massUnit} />
       <TubLabel name={text.name.trim() || 'A mix'} mix={mix} />
       <SwapPart
         mix={mix}

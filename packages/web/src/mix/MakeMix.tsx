@@ -276,7 +276,8 @@ export function MakeMix({
   const recipe = blend?.kind === 'recipe' ? blend : undefined;
   const currency = recipe?.mixture.currency;
   const surrounds = recipe && around.latest;
-  const unit = aimUnit(recipe?.minimised ?? text.aim, currency, target?.kind === 'amount', surrounds?.around.per);
+  const aim = recipe?.minimised ?? text.aim;
+  const unit = aimUnit(aim, currency, target, surrounds);
   const batchKg = recipe?.batchKg ?? batch.kg;
   return (
     <>
