@@ -1,4 +1,4 @@
-import { IsInt, IsObject, IsUUID, Min } from 'class-validator';
+import { ArrayMinSize, IsInt, IsObject, IsUUID, Min } from 'class-validator';
 import { Maybe, OneOf, Parts, Text } from './decorators.js';
 import { RECORD_KINDS, type RecordKind } from './kinds.js';
 import type { JournalAction, Kept } from './records.js';
@@ -32,6 +32,7 @@ export class OperationInput {
   @Text(1, 200, 'what it is for')
   why!: string;
 
+  @ArrayMinSize(1, { message: 'Expected one change at least.' })
   @Parts(() => ChangeInput, 100, 'changes')
   changes!: ChangeInput[];
 }

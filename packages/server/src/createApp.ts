@@ -9,7 +9,7 @@ import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { MOST_ATTACHMENT_BYTES } from '@wheat-ledger/contract';
 import { migrate } from './database/orm.js';
-import { fewEnough, shallowOnly } from './common/depth.js';
+import { fewEnough, plainOnly } from './common/depth.js';
 import { plainAddress } from './common/plainAddress.js';
 import { ownPagesOnly } from './common/origin.js';
 import { servePages } from './common/pages.js';
@@ -58,7 +58,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use('/api/v1/workspace/import', json({ limit: IMPORT_LIMIT, verify: fewEnough }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.use(plainAddress);
-  app.use(shallowOnly);
+  app.use(plainOnly);
   app.use(withinLedger(app));
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());

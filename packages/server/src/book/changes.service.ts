@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   KIND_INPUTS,
+  RECORD_KINDS,
   validateInput,
   type ChangeInput,
   type FieldProblem,
@@ -25,6 +26,7 @@ export class ChangesService {
     const inputs = changes.map((change, i) => checked(change, `changes.${i}`));
     return this.operations.run(
       async () => {
+        await this.holdAll(changes, inputs);
         const records: Kept[] = [];
         for (const [i, change] of changes.entries())
           records.push(await placed(`changes.${i}`, () => this.change(change, inputs[i])));
@@ -32,6 +34,19 @@ export class ChangesService {
       },
       { why },
     );
+  }
+
+  /** Holds all that is going to change before anything does, kind by kind and by id: who comes second waits for the first and not both for each other. */
+  private async holdAll(changes: readonly ChangeInput[], inputs: readonly (object | undefined)[]): Promise<void> {
+    for (const kind of RECORD_KINDS) {
+      const own = changes.flatMap((change, i) => (change.kind === kind ? [{ change, input: inputs[i] }] : []));
+      if (own.length === 0) continue;
+      const store = this.stores.of(kind);
+      await store.hold(own.flatMap(({ change: { action, id } }) => (action !== 'create' && id ? [id] : [])));
+      await store.holdScarce(
+        own.flatMap(({ change: { action }, input }) => (action === 'create' && input ? [input] : [])),
+      );
+    }
   }
 
   private change({ kind, action, id = '', version = 0 }: ChangeInput, input: object = {}): Promise<Kept> {

@@ -173,13 +173,14 @@ test('hostile files do no harm: not JSON, too large, a slipped-in prototype, an 
     .set('Content-Type', 'application/json')
     .send(`{"x":"${'y'.repeat(126_000_000)}"}`)
     .expect(413);
-  const slipped = await full.http
-    .post('/api/v1/workspace/import')
-    .set('Content-Type', 'application/json')
-    .send(
-      '{"format":"wheat-ledger.workspace","version":1,"products":[{"id":"1; drop table product","__proto__":{"name":"x"}}]}',
-    )
-    .expect(200);
+  const send = (product: string) =>
+    full.http
+      .post('/api/v1/workspace/import')
+      .set('Content-Type', 'application/json')
+      .send(`{"format":"wheat-ledger.workspace","version":1,"products":[${product}]}`);
+  const slipped = await send('{"id":"1; drop table product"}').expect(200);
+  const named = await send('{"__proto__":{"name":"x"}}').expect(400);
+  expect(named.body.detail).toMatch(/__proto__/);
   expect(slipped.body.written).toBe(false);
   expect(slipped.body.problems.map((p: { path: string }) => p.path)).toContain('products.0.id');
   expect((await full.http.get('/api/v1/products')).body.items.length).toBeGreaterThan(0);

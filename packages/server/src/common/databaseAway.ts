@@ -46,3 +46,6 @@ export const isDatabaseAway = (error: unknown): boolean =>
 
 /** Whether an error means that the database has no room to write. */
 export const isDiskFull = (error: unknown): boolean => withWrapped(error).some((e) => codeOf(e) === DISK_FULL);
+/** Two transactions waited for each other, or saw each other's changes too late: the one that was ended may be done again. */
+const LOST_TO_ANOTHER = new Set(['40P01', '40001']);
+export const isDeadlock = (error: unknown): boolean => withWrapped(error).some((e) => LOST_TO_ANOTHER.has(codeOf(e)));

@@ -32,25 +32,30 @@ export function fewEnough(_request: unknown, _response: unknown, body: Buffer): 
     );
 }
 
-/** Whether a value is nested deeper than so many levels, told without recursion. */
-export function deeperThan(value: unknown, most: number): boolean {
+/** What no input may be: nested too deep, or with a name that means something to the program's language and to nobody else. */
+export type Trouble = 'tooDeep' | 'foreignName';
+/** Looks through a value level by level, without recursion. @param most levels that are allowed */
+export function troubleIn(value: unknown, most: number): Trouble | undefined {
   let level: unknown[] = [value];
   for (let depth = 0; depth <= most; depth++) {
-    level = level.flatMap((v) => (typeof v === 'object' && v !== null ? (Object.values(v) as unknown[]) : []));
-    if (level.length === 0) return false;
+    const objects = level.filter((v): v is object => typeof v === 'object' && v !== null);
+    if (objects.some((v) => Object.hasOwn(v, '__proto__'))) return 'foreignName';
+    level = objects.flatMap((v) => Object.values(v) as unknown[]);
+    if (level.length === 0) return undefined;
   }
-  return true;
+  return 'tooDeep';
 }
 
-/** Refuses a parsed body that is nested too deep. */
-export function shallowOnly(request: Request, _response: Response, next: NextFunction): void {
+const REFUSED: Readonly<Record<Trouble, readonly [code: string, detail: string]>> = {
+  tooDeep: ['too-deep', `The body is nested deeper than ${MOST_DEPTH} levels, which no input of this ledger is.`],
+  foreignName: ['unknown-name', 'The body names a field “__proto__”, which no input of this ledger has. Remove it.'],
+};
+
+/** Refuses a parsed body that is nested too deep or names what no input has. */
+export function plainOnly(request: Request, _response: Response, next: NextFunction): void {
   const body: unknown = request.body;
-  if (Buffer.isBuffer(body) || !deeperThan(body, MOST_DEPTH)) return next();
-  next(
-    new ProblemException(
-      'too-deep',
-      HttpStatus.BAD_REQUEST,
-      `The body is nested deeper than ${MOST_DEPTH} levels, which no input of this ledger is.`,
-    ),
-  );
+  const trouble = Buffer.isBuffer(body) ? undefined : troubleIn(body, MOST_DEPTH);
+  if (!trouble) return next();
+  const [code, detail] = REFUSED[trouble];
+  next(new ProblemException(code, HttpStatus.BAD_REQUEST, detail));
 }

@@ -109,16 +109,16 @@ test('views get the page, assets their own, and what is missing is missing', asy
 });
 
 /** A request whose headers are exactly as given. */
-const sent = (method: string, headers: http.OutgoingHttpHeaders): Promise<number> =>
+const sent = (method: string, headers: http.OutgoingHttpHeaders, path = '/api/v1/products'): Promise<number> =>
   new Promise((resolve, reject) => {
-    const request = http.request(`${t.address}/api/v1/products`, { method, headers }, (response) => {
+    const request = http.request(`${t.address}${path}`, { method, headers }, (response) => {
       response.resume();
       response.on('end', () => resolve(response.statusCode ?? 0));
     });
     request.on('error', reject);
     request.end();
   });
-test('a page of another port, scheme or name cannot reach it, nor can one that says it is another site write', async () => {
+test('a page of another port, scheme or name cannot reach it, nor can one that says it is another site read or write', async () => {
   const { host } = new URL(t.address);
   const port = Number(host.split(':')[1]);
   expect(await sent('GET', { host, origin: `http://${host}` })).toBe(200);
@@ -134,7 +134,23 @@ test('a page of another port, scheme or name cannot reach it, nor can one that s
     expect([site, await sent('POST', { host, 'sec-fetch-site': site })]).toEqual([site, 403]);
   for (const site of ['same-origin', 'none'])
     expect([site, await sent('POST', { host, 'sec-fetch-site': site })]).toEqual([site, 422]);
-  expect(await sent('GET', { host, 'sec-fetch-site': 'cross-site' })).toBe(200);
+  for (const site of ['cross-site', 'same-site'])
+    for (const mode of ['no-cors', 'cors', 'navigate'])
+      expect([mode, await sent('GET', { host, 'sec-fetch-site': site, 'sec-fetch-mode': mode })]).toEqual([mode, 403]);
+  // A link to a page may stand anywhere; what is no page may not be opened from elsewhere.
+  const page = (headers: http.OutgoingHttpHeaders) =>
+    sent('GET', { host, 'sec-fetch-site': 'cross-site', ...headers }, '/');
+  expect(await page({ 'sec-fetch-mode': 'navigate' })).not.toBe(403);
+  expect(await page({ 'sec-fetch-mode': 'no-cors' })).toBe(403);
+});
+
+test.each([
+  ['at the top', '{"__proto__": {"isAdmin": true}, "name": "x"}'],
+  ['inside', '{"name": "x", "analysis": [{"__proto__": 1}]}'],
+  ['written otherwise', '{"\\u005f_proto__": {}}'],
+])('a field named __proto__ %s is refused in words', async (_where, body) => {
+  const answer = await t.http.post('/api/v1/products').set('Content-Type', 'application/json').send(body).expect(400);
+  expect((answer.body as { detail: string }).detail).toMatch(/__proto__/);
 });
 
 test('taking out twice and putting back what is present are refused in words', async () => {

@@ -1,10 +1,10 @@
 import { Catch, HttpException, HttpStatus, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import { OptimisticLockError } from '@mikro-orm/core';
+import { OptimisticLockError, UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { Response } from 'express';
 import type { Problem } from '@wheat-ledger/contract';
 import { DomainError } from '@wheat-ledger/core';
 import { ThrottlerException } from '@nestjs/throttler';
-import { conflict, databaseAway, diskFull, invalid, ProblemException } from './problems.js';
+import { alreadyThere, conflict, databaseAway, diskFull, invalid, ProblemException } from './problems.js';
 import { isDatabaseAway, isDiskFull } from './databaseAway.js';
 import { traceOf } from './traceOf.js';
 
@@ -58,19 +58,21 @@ export class ProblemFilter implements ExceptionFilter {
     const known =
       error instanceof OptimisticLockError
         ? conflict(undefined)
-        : error instanceof DomainError
-          ? invalid([{ path: error.path, message: error.message }])
-          : isDatabaseAway(error)
-            ? databaseAway()
-            : isDiskFull(error)
-              ? diskFull()
-              : error instanceof ThrottlerException
-                ? new ProblemException(
-                    'too-many',
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    'Too many requests in a minute. Wait a little.',
-                  )
-                : error;
+        : error instanceof UniqueConstraintViolationException
+          ? alreadyThere()
+          : error instanceof DomainError
+            ? invalid([{ path: error.path, message: error.message }])
+            : isDatabaseAway(error)
+              ? databaseAway()
+              : isDiskFull(error)
+                ? diskFull()
+                : error instanceof ThrottlerException
+                  ? new ProblemException(
+                      'too-many',
+                      HttpStatus.TOO_MANY_REQUESTS,
+                      'Too many requests in a minute. Wait a little.',
+                    )
+                  : error;
     if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
     const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
     if (status === undefined)

@@ -34,6 +34,14 @@ export const conflict = (current: unknown): ProblemException =>
     { current },
   );
 
+/** A new record comes with an id that another has. */
+export const alreadyThere = (): ProblemException =>
+  new ProblemException(
+    'already-there',
+    HttpStatus.CONFLICT,
+    'A record with this id is there already; nothing was saved. Send it with another id, or none.',
+  );
+
 /** What is present cannot be put back. */
 export const notInTheBin = (kind: string): ProblemException =>
   new ProblemException('not-removed', HttpStatus.CONFLICT, `This ${kind} was not taken out, so it cannot be put back.`);

@@ -119,6 +119,7 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
 
   async create(input: Input, id: string = randomUUID()): Promise<Input & Kept> {
     return this.operations.run(async () => {
+      await this.holdScarce([input]);
       await this.check(input);
       await this.insert([{ input, id }]);
       return this.get(id);
@@ -179,10 +180,14 @@ export abstract class RecordStore<Row extends Stored, Input extends object> {
     });
   }
 
-  /** Holds records as they are until the transaction ends. */
+  /** Holds records as they are until the transaction ends, in the order of their ids, so that two who hold the same do not wait for each other. */
   async hold(ids: readonly string[]): Promise<void> {
-    await this.rows.find(this.entity, { id: { $in: [...ids] } }, { lock: true });
+    if (ids.length > 0)
+      await this.rows.find(this.entity, { id: { $in: [...ids] } }, { orderBy: [{ id: 'asc' }], lock: true });
   }
+
+  /** Holds what new records take from and what is therefore scarce, such as a stock; nothing unless a kind says what. */
+  async holdScarce(_inputs: readonly Input[]): Promise<void> {}
 
   private async insert(records: readonly NewRecord<Input>[]): Promise<void> {
     const at = new Date();

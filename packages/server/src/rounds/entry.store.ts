@@ -46,9 +46,23 @@ export class EntryStore extends RecordStore<EntryRow, EntryInput> {
     return [...(await missingGround(em, this.scope.id, input)), ...(await missingProducts(em, this.scope.id, bags))];
   }
 
+  /** The stock of what is used, and of what the entry that is corrected used: nobody judges it while another takes from it. */
+  override async holdScarce(inputs: readonly EntryInput[]): Promise<void> {
+    const corrected = inputs.flatMap(({ corrects }) => corrects ?? []);
+    const taken =
+      corrected.length > 0
+        ? await this.em.find(MovementEntity, { workspace: this.scope.id, deletedAt: null, entryId: { $in: corrected } })
+        : [];
+    await this.movements.holdStockOf([
+      ...inputs.flatMap(({ items }) => items.map((i) => i.productId)),
+      ...taken.map((m) => m.productId),
+    ]);
+  }
+
   /** Writes the entry and what it does to the stock, both or neither. */
   override create(input: EntryInput, id: string = randomUUID()): Promise<EntryInput & Kept> {
     return this.operations.run(async () => {
+      await this.holdScarce([input]);
       await this.onlyOnce(input);
       await this.correctsOneOfHere(input);
       const made = await super.create(input, id);

@@ -206,3 +206,30 @@ test('whatever is bought, used and corrected, stock never falls below zero unnot
   expect(stands.size).toBeGreaterThan(5);
   for (const [id, sum] of ofEntries) expect(sum).toBeCloseTo(-(stands.get(id) ?? 0), 9);
 });
+
+test('what is scarce is spent once: of twenty who ask for 1 kg of 10 at the same time ten get it', async () => {
+  const bag = await bagWith(10, 'Scarce');
+  const answers = await Promise.all(Array.from({ length: 20 }, () => log(entry(bag, 1))));
+  const got = (status: number): number => answers.filter((a) => a.status === status).length;
+  expect([got(201), got(422)]).toEqual([10, 10]);
+  expect(await onHand(bag)).toBe(0);
+});
+
+test('as parts of operations that name their products in opposite orders too', async () => {
+  const [a, b, c] = [await bagWith(10, 'A'), await bagWith(10, 'B'), await bagWith(10, 'C')];
+  const orders = [
+    [a, b, c],
+    [b, c, a],
+    [c, a, b],
+    [c, b, a],
+  ];
+  const operation = (ids: readonly string[]) =>
+    t.http.post('/api/v1/operations').send({
+      why: 'a round',
+      changes: ids.map((id) => ({ kind: 'entry', action: 'create', input: entry(id, 1) })),
+    });
+  const answers = await Promise.all(Array.from({ length: 16 }, (_, i) => operation(orders[i % 4]!)));
+  const got = (status: number): number => answers.filter((r) => r.status === status).length;
+  expect([got(201), got(422)]).toEqual([10, 6]);
+  expect(await Promise.all([a, b, c].map(onHand))).toEqual([0, 0, 0]);
+});

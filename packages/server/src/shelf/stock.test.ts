@@ -35,6 +35,19 @@ test('movements made at once are all kept', async () => {
   expect([kept.length, kept.reduce((a, b) => a + b, 0)]).toEqual([31, 40]);
 });
 
+test('a purchase of which something was used since is not taken out of the count, and that is said', async () => {
+  const id = await bag('Used since');
+  const bought = await move(id, 20).expect(201);
+  await move(id, -5).expect(201);
+  const { id: movement } = bought.body as { id: string };
+  const { body } = await t.http.delete(`/api/v1/stock-movements/${movement}`).set(ifMatch(1)).expect(409);
+  expect((body as { detail: string }).detail).toMatch(/^Used since was used since: without this, 5 kg more went out/);
+  // With another purchase beside it nothing is missing.
+  await move(id, 30).expect(201);
+  await t.http.delete(`/api/v1/stock-movements/${movement}`).set(ifMatch(1)).expect(200);
+  expect((await amounts(t, id)).reduce((a, b) => a + b, 0)).toBe(25);
+});
+
 test('a label form left open does not conflict with an amount that is used meanwhile', async () => {
   const id = await bag('Open form');
   await move(id, -1).expect(201);

@@ -1,6 +1,6 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Injectable } from '@nestjs/common';
+import { HttpStatus, Injectable } from '@nestjs/common';
 import {
   fixedProblems,
   sheetProblems,
@@ -11,7 +11,7 @@ import {
   type TrialSheetInput,
 } from '@wheat-ledger/contract';
 import { ClaimEntity } from '../claims/claim.entity.js';
-import { invalid } from '../common/problems.js';
+import { invalid, ProblemException } from '../common/problems.js';
 import { WorkspaceScope } from '../common/workspaceScope.js';
 import { missingPlot } from '../ground/knownPlots.js';
 import { detailsOf } from '../records/details.js';
@@ -102,6 +102,24 @@ export class TrialSheetStore extends RecordStore<TrialSheetEntity, TrialSheetInp
     return trial
       ? sheetProblems(input, trial.details)
       : [{ path: 'trialId', message: 'That trial is not in this ledger.' }];
+  }
+
+  /** A sheet is of one outcome and day: who saves it a second time has not seen the first. */
+  override create(input: TrialSheetInput, id?: string): Promise<TrialSheetInput & Kept> {
+    return this.operations.run(async () => {
+      const { trialId, on, outcome } = input;
+      await this.em.execute('select pg_advisory_xact_lock(hashtext(?))', [
+        `${this.scope.id} ${trialId} ${outcome} ${on}`,
+      ]);
+      const there = { workspace: this.scope.id, deletedAt: null, trialId, on, details: { outcome } };
+      if ((await this.em.count(TrialSheetEntity, there)) > 0)
+        throw new ProblemException(
+          'sheet-there',
+          HttpStatus.CONFLICT,
+          'A sheet of this outcome and day is there already. Open it again and enter what is missing.',
+        );
+      return super.create(input, id);
+    });
   }
 
   protected columns({ trialId, on, ...details }: TrialSheetInput): Columns {
