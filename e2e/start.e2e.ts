@@ -63,6 +63,89 @@ test('a backup is taken while the ledger runs; restored when it is stopped, ever
   expect(await interrupt(again)).toBe(0);
 });
 
+test('restored while the ledger runs: every write that was confirmed is in what was there before, and none is in between', async () => {
+  const archive = join(folder, 'running.dump');
+  const running = start();
+  const address = await addressOf(running);
+  await done(program('backup.mjs', [archive], env));
+  const had = await plotNames(address);
+  const confirmed: string[] = [];
+  const refused = new Set<number>();
+  let writing = true;
+  const writer = (async () => {
+    for (let i = 0; writing; i++) {
+      const name = `Meanwhile ${i}`;
+      const status = await enterPlot(address, name).catch(() => 0);
+      if (status === 201) confirmed.push(name);
+      else refused.add(status);
+    }
+  })();
+  expect(await done(program('restore.mjs', [archive], env))).toMatch(/took no changes meanwhile/);
+  const [newest] = readdirSync(join(folder, 'backups')).sort().reverse();
+  writing = false;
+  await writer;
+  expect([...refused].filter((status) => status !== 503 && status !== 0)).toEqual([]);
+  // What was confirmed after the restore is in the ledger, what was before it in the backup of what was there.
+  const now = await plotNames(address);
+  expect(now).toEqual(expect.arrayContaining([...had]));
+  expect(await interrupt(running)).toBe(0);
+  await done(program('restore.mjs', [join(folder, 'backups', newest ?? '')], env));
+  const again = start();
+  const before = await plotNames(await addressOf(again));
+  expect(await interrupt(again)).toBe(0);
+  expect(confirmed.filter((name) => !now.includes(name) && !before.includes(name))).toEqual([]);
+  expect(confirmed.length).toBeGreaterThan(3);
+  await done(program('restore.mjs', [archive], env));
+});
+
+test('a script that is killed leaves no database and no server behind', async () => {
+  const running = start();
+  await addressOf(running);
+  const pid = databasePid();
+  const server = Number(readFileSync(join(folder, 'data/server'), 'utf8').split('\n')[0]);
+  running.child.kill('SIGKILL');
+  await running.ended;
+  for (let i = 0; i < 300 && [pid, server].some((p) => existsSync(`/proc/${p}`)); i++)
+    await new Promise((r) => setTimeout(r, 100));
+  expect([pid, server].map((p) => existsSync(`/proc/${p}`))).toEqual([false, false]);
+  const again = start();
+  await addressOf(again);
+  expect(await interrupt(again)).toBe(0);
+});
+
+test('an empty file of the password is told with what to do', async () => {
+  const secret = join(folder, 'data/password');
+  const kept = readFileSync(secret, 'utf8');
+  writeFileSync(secret, '');
+  const refused = start();
+  expect(await refused.ended).toBe(1);
+  expect(refused.said()).toMatch(/password of the database is empty: .*Put its content back/);
+  expect(refused.said()).not.toMatch(/ at .*\.mjs/);
+  writeFileSync(secret, kept);
+});
+
+test('of two servers one that dies is started again while the other serves', async () => {
+  const running = program('start.mjs', ['--empty', '--two'], env);
+  const address = await addressOf(running);
+  const pids = () => readFileSync(join(folder, 'data/server'), 'utf8').split('\n').map(Number);
+  const [first] = pids();
+  process.kill(first ?? 0, 'SIGKILL');
+  expect((await fetch(`${address}/api/v1/health`)).status).toBe(200);
+  await until(running, () => (/starting it again/.test(running.said()) && pids().length === 3 ? true : undefined));
+  await until(running, async () => {
+    const both = await Promise.all(
+      [1, 2].map(() =>
+        fetch(`${address}/api/v1/ready`).then(
+          (r) => r.status,
+          () => 0,
+        ),
+      ),
+    );
+    return both.every((status) => status === 200) ? true : undefined;
+  });
+  expect(await interrupt(running)).toBe(0);
+});
+
 test('what is no backup is refused, and nothing is touched', async () => {
   const wrong = join(folder, 'photo.dump');
   writeFileSync(wrong, 'not an archive');

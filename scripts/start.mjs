@@ -11,6 +11,8 @@ import { startServer } from './lib/server.mjs';
 
 const sample = !process.argv.includes('--empty');
 const two = process.argv.includes('--two');
+/** Of two servers, how often one that stopped by itself is started again. */
+const MOST_RESTARTS = 20;
 const PORT = Number(process.env.PORT ?? 4180);
 
 function checkPort() {
@@ -45,6 +47,7 @@ async function main() {
   let proxy;
   let feed;
   let scale;
+  let startAt;
   let stopping = false;
   const shutDown = async (code) => {
     if (stopping) return;
@@ -62,7 +65,7 @@ async function main() {
     await checkPortFree();
     feed = process.env.PRICE_FEED ? undefined : await startPriceFeed();
     scale = process.env.SCALE ? undefined : await startScale();
-    const start = (port) =>
+    startAt = (port) =>
       startServer(process.env.DATABASE_URL || database.url, {
         port,
         sample,
@@ -72,7 +75,7 @@ async function main() {
         onPid: database?.servedBy,
       });
     // Two that start at once on a new database take turns: one migrates it and loads the sample, the other waits.
-    servers.push(...(await Promise.all(two ? [start(0), start(0)] : [start(PORT)])));
+    servers.push(...(await Promise.all(two ? [startAt(0), startAt(0)] : [startAt(PORT)])));
     if (two)
       proxy = await startProxy(
         servers.map((server) => server.address),
@@ -83,12 +86,24 @@ async function main() {
     await shutDown(1);
     return;
   }
-  for (const server of servers)
-    server.child.once('close', () => {
+  let restarts = two ? MOST_RESTARTS : 0;
+  /** Of two servers one that dies is started again at its address while the other serves; one alone ends everything. */
+  const watch = (at) =>
+    servers[at].child.once('close', async () => {
       if (stopping) return;
-      console.error('A server stopped by itself.');
-      void shutDown(1);
+      const again = restarts-- > 0;
+      console.error(again ? 'A server stopped by itself; starting it again.' : 'A server stopped by itself.');
+      if (!again) return shutDown(1);
+      try {
+        servers[at] = await startAt(Number(new URL(servers[at].address).port));
+        if (stopping) await servers[at].stop();
+        else watch(at);
+      } catch (error) {
+        console.error(error.message);
+        await shutDown(1);
+      }
     });
+  servers.forEach((_, at) => watch(at));
   console.log(proxy?.address ?? servers[0].address);
   console.log('Ctrl-C stops it; what you entered stays.');
 }

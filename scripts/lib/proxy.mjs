@@ -31,16 +31,17 @@ export function startProxy(addresses, port = 0) {
       },
     );
     onward.on('error', (error) => {
-      // A server that is not there has taken nothing: another may. What broke off half way is not sent twice.
-      if (error.code === 'ECONNREFUSED' && tries > 1 && incoming.readableFlowing !== true)
-        return send(incoming, outgoing, tries - 1);
+      // A server that is not there has taken nothing: another may. What broke off half way is not sent twice, unless it only asks.
+      const nothingTaken = error.code === 'ECONNREFUSED' && incoming.readableFlowing !== true;
+      const onlyAsks = ['GET', 'HEAD'].includes(incoming.method) && !outgoing.headersSent && !outgoing.destroyed;
+      if (tries > 1 && (nothingTaken || onlyAsks)) return send(incoming, outgoing, tries - 1);
       if (outgoing.headersSent) return outgoing.destroy();
       outgoing.writeHead(502, { 'content-type': 'text/plain' });
       outgoing.end('No server answers.');
     });
     outgoing.once('close', () => onward.destroy());
     onward.once('socket', (socket) => {
-      const go = () => incoming.pipe(onward);
+      const go = () => (incoming.readableEnded ? onward.end() : incoming.pipe(onward));
       if (socket.connecting) socket.once('connect', go);
       else go();
     });

@@ -49,3 +49,7 @@ export const isDiskFull = (error: unknown): boolean => withWrapped(error).some((
 /** Two transactions waited for each other, or saw each other's changes too late: the one that was ended may be done again. */
 const LOST_TO_ANOTHER = new Set(['40P01', '40001']);
 export const isDeadlock = (error: unknown): boolean => withWrapped(error).some((e) => LOST_TO_ANOTHER.has(codeOf(e)));
+
+/** What PostgreSQL says to who writes while a backup is being restored: the database takes no writes then. */
+const READ_ONLY = '25006';
+export const isBeingRestored = (error: unknown): boolean => withWrapped(error).some((e) => codeOf(e) === READ_ONLY);

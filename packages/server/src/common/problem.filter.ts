@@ -4,8 +4,17 @@ import type { Response } from 'express';
 import type { Problem } from '@wheat-ledger/contract';
 import { DomainError } from '@wheat-ledger/core';
 import { ThrottlerException } from '@nestjs/throttler';
-import { alreadyThere, conflict, databaseAway, diskFull, invalid, ProblemException } from './problems.js';
-import { isDatabaseAway, isDiskFull } from './databaseAway.js';
+import {
+  alreadyThere,
+  beingRestored,
+  conflict,
+  databaseAway,
+  diskFull,
+  invalid,
+  ProblemException,
+  tooMany,
+} from './problems.js';
+import { isBeingRestored, isDatabaseAway, isDiskFull } from './databaseAway.js';
 import { traceOf } from './traceOf.js';
 
 const TITLES: Readonly<Record<number, string>> = {
@@ -39,6 +48,17 @@ const PARSER_WORDS: Readonly<Record<number, string>> = {
   415: 'Expected a JSON body.',
 };
 
+/** What the database and others say, as a problem of ours; undefined for what nobody knows. */
+function knownOf(error: unknown): ProblemException | undefined {
+  if (error instanceof OptimisticLockError) return conflict(undefined);
+  if (error instanceof UniqueConstraintViolationException) return alreadyThere();
+  if (error instanceof DomainError) return invalid([{ path: error.path, message: error.message }]);
+  if (isBeingRestored(error)) return beingRestored();
+  if (isDatabaseAway(error)) return databaseAway();
+  if (isDiskFull(error)) return diskFull();
+  return error instanceof ThrottlerException ? tooMany() : undefined;
+}
+
 /** Every error leaves the server as RFC 9457 problem+json; what is not ours says nothing of its insides. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -55,24 +75,7 @@ export class ProblemFilter implements ExceptionFilter {
   }
 
   private toProblem(error: unknown): Problem {
-    const known =
-      error instanceof OptimisticLockError
-        ? conflict(undefined)
-        : error instanceof UniqueConstraintViolationException
-          ? alreadyThere()
-          : error instanceof DomainError
-            ? invalid([{ path: error.path, message: error.message }])
-            : isDatabaseAway(error)
-              ? databaseAway()
-              : isDiskFull(error)
-                ? diskFull()
-                : error instanceof ThrottlerException
-                  ? new ProblemException(
-                      'too-many',
-                      HttpStatus.TOO_MANY_REQUESTS,
-                      'Too many requests in a minute. Wait a little.',
-                    )
-                  : error;
+    const known = knownOf(error) ?? error;
     if (known instanceof ProblemException) return problemOf(known.code, known.getStatus(), known.detail, known.extra);
     const status = known instanceof HttpException ? known.getStatus() : parserStatus(known);
     if (status === undefined)

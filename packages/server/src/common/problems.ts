@@ -54,6 +54,17 @@ export const diskFull = (): ProblemException =>
     'The disk of the ledger is full; nothing was saved. Make room on it, then save again.',
   );
 
+export const tooMany = (): ProblemException =>
+  new ProblemException('too-many', HttpStatus.TOO_MANY_REQUESTS, 'Too many requests in a minute. Wait a little.');
+
+/** A backup is being restored: what was asked was not done. */
+export const beingRestored = (): ProblemException =>
+  new ProblemException(
+    'being-restored',
+    HttpStatus.SERVICE_UNAVAILABLE,
+    'The ledger is being restored from a backup; nothing was saved. Reload in a minute and look at what is there.',
+  );
+
 /** The database is away: what was asked was not done, and asking again later will do it. */
 export const databaseAway = (): ProblemException =>
   new ProblemException(

@@ -170,5 +170,31 @@ export async function alone<T>(orm: MikroORM, work: () => Promise<T>): Promise<T
   }
 }
 
-/** Brings the database to what this program expects. */
-export const migrate = (orm: MikroORM): Promise<unknown> => alone(orm, () => orm.getMigrator().up());
+/** A database that this program must not be started on, in words. */
+export class UnfitDatabase extends Error {}
+
+/** Refuses a database that is not written in UTF-8, or that a newer version of the program has changed. */
+async function checkFits(orm: MikroORM): Promise<void> {
+  const connection = orm.em.getConnection();
+  const [encoding] = await connection.execute<{ server_encoding: string }[]>('show server_encoding');
+  if (encoding?.server_encoding !== 'UTF8')
+    throw new UnfitDatabase(
+      `The database is written in ${encoding?.server_encoding ?? 'another encoding'}, and the ledger needs UTF8. Make one with: create database NAME encoding 'UTF8' template template0`,
+    );
+  const known = new Set<string>(MIGRATIONS.map((migration) => migration.name));
+  const [table] = await connection.execute<{ there: string | null }[]>("select to_regclass('migration') as there");
+  if (!table?.there) return;
+  const done = await connection.execute<{ name: string }[]>('select name from migration');
+  const newer = done.find(({ name }) => !known.has(name));
+  if (newer)
+    throw new UnfitDatabase(
+      `The database was changed by a newer version of Wheat Ledger (${newer.name}). Start that version, or restore a backup made before it: npm run restore FILE`,
+    );
+}
+
+/** Brings the database to what this program expects. @throws UnfitDatabase where it must not be touched */
+export const migrate = (orm: MikroORM): Promise<unknown> =>
+  alone(orm, async () => {
+    await checkFits(orm);
+    await orm.getMigrator().up();
+  });
