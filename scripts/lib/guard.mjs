@@ -9,11 +9,11 @@ const EVERY_MS = 500;
 const PATIENCE_MS = 20_000;
 
 let database = 0;
-let servers = [];
+const servers = new Set();
 while (lives(Number(parent), 'node')) {
   // Noted while the script lives: what a later one starts is not this one's.
   database = pidsIn(join(data, 'postmaster.pid'))[0] || database;
-  servers = pidsIn(join(folder, 'server'));
+  for (const pid of pidsIn(join(folder, 'server'))) servers.add(pid);
   await sleep(EVERY_MS);
 }
 for (const pid of servers) if (lives(pid, 'server/dist')) process.kill(pid, 'SIGTERM');

@@ -13,6 +13,7 @@ export {
   freeUnit,
   isDry,
   ofAll,
+  statesDry,
   preparedLines,
   type Prepared,
   type TellingUnit,

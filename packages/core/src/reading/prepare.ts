@@ -6,6 +6,7 @@ import { isSign, tells, type ContentToken, type Token } from './token.js';
 import { tokenize } from './tokens.js';
 import type { FigureUnit } from './units.js';
 import { valuesIn, type FoundValue } from './values.js';
+import { plainWord } from './words/lookup.js';
 
 /** A line made ready to read: as printed, without the numbers that are no figures, in tokens and with its values. */
 export interface Prepared {
@@ -92,7 +93,15 @@ export const freeUnit = (tokens: readonly Token[], values: readonly FoundValue[]
 export const isDry = (tokens: readonly Token[]): boolean =>
   tokens.some((t) => tells(t, 'basis.dry')) && !tokens.some((t) => tells(t, 'basis.asIs'));
 
-/** The unit that a text gives all its figures, and whether they are on dry matter, wherever it says so. */
+/** A line that is a sentence of the paper, not a row of column heads: "Results expressed on a dry matter basis". */
+const SAID =
+  /\b(?:express|report|calculat|exprim|rapport|espress|riferit|expres|referid|angegeben|bezogen|uitgedrukt|podane?|wyrazon|angiv)|\b(?:on|auf|sur|sul|sulla|sobre|op|na|pa)\s+(?:an?\s+|the\s+|de[nr]\s+|la\s+)?(?:dry|dm\b|ds\b|ms\b|mati|sec|sost|materia|trocken|droge|such|torr)/i;
+const GAP = /\t|\||\S {3,}\S/;
+/** Whether a line states the dry basis in words, as a sentence and not as column heads. */
+export const statesDry = ({ tokens, printed }: Pick<Prepared, 'tokens' | 'printed'>): boolean =>
+  isDry(tokens) && SAID.test(plainWord(printed)) && !GAP.test(printed.trim());
+
+/** The unit that a text gives all its figures, and whether they are on dry matter, wherever it says so: below the last figure it speaks of those above. */
 export function ofAll(lines: readonly Prepared[]): { readonly unit: TellingUnit | undefined; readonly dry: boolean } {
   const all = lines.flatMap(({ tokens, values }): readonly (readonly Token[])[] => {
     if (!tokens.some((t) => tells(t, 'all'))) return [];
@@ -103,5 +112,7 @@ export function ofAll(lines: readonly Prepared[]): { readonly unit: TellingUnit 
     // "all % on dry basis; moisture 25 %" says it before its first number.
     return tells(tokens[0], 'all') || isSign(tokens[0], '(') ? [tokens.slice(0, values[0]?.from)] : [];
   });
-  return { unit: all.flatMap((tokens) => unitAmong(tokens) ?? [])[0], dry: all.some(isDry) };
+  const lastFigure = lines.reduce((last, { values }, i) => (values.length > 0 ? i : last), -1);
+  const below = lines.slice(lastFigure + 1).some((line) => isDry(line.tokens));
+  return { unit: all.flatMap((tokens) => unitAmong(tokens) ?? [])[0], dry: below || all.some(isDry) };
 }

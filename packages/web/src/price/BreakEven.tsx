@@ -5,7 +5,7 @@ import { Choice } from '../ui/Choice';
 import { styleOf } from '../ui/lineStyles';
 import type { Buying } from './SeasonView';
 import { EDGE } from '../ui/weekAxes';
-import { useCarriage } from './CarriageFields';
+import { useCarriage } from '../ui/CarriageFields';
 
 const M2_PER_HA = 10_000;
 const STEPS = 120;

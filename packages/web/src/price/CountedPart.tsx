@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import { today } from '../app/today';
 import { useShelf } from '../app/workspace';
 import { usePrinting } from '../ui/usePrinting';
-import { NumberField, numberIn } from './NumberField';
+import { NumberField, numberIn } from '../ui/NumberField';
 
 /** The money most of the shelf is priced in, and the others that stand beside it. */
 function useCurrencies(): { readonly main: string | undefined; readonly others: readonly string[] } {

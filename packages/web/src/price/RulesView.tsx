@@ -25,7 +25,7 @@ import { Empty, Loading } from '../ui/Sheet';
 import { TaskNote } from '../ui/TaskNote';
 import { useTask, type Job } from '../ui/useTask';
 import type { PriceWorker } from '../workers/price.worker';
-import { NumberField, numberIn } from './NumberField';
+import { NumberField, numberIn } from '../ui/NumberField';
 import { PricePage } from './PricePages';
 import { Unpriced } from './Unpriced';
 import { usePriced } from './usePriced';

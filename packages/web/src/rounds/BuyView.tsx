@@ -25,7 +25,7 @@ import { FigureButton } from '../ui/FigureButton';
 import { MarginNote, MarginNotes } from '../ui/MarginNotes';
 import { PrintButton } from '../ui/PrintButton';
 import { Empty, Failed, Loading, Sheet } from '../ui/Sheet';
-import { CarriageFields, carriageWords, useCarriage } from '../price/CarriageFields';
+import { CarriageFields, carriageWords, useCarriage } from '../ui/CarriageFields';
 import { RoundPages } from './RoundPages';
 import { useTick } from './useTick';
 

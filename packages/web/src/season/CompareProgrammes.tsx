@@ -37,7 +37,7 @@ import { ofYears } from './YearsPart';
 import { useSoilNitrogen } from './useSoilNitrogen';
 import { useCounted, useCounting } from '../app/counted';
 import { useShelf } from '../app/workspace';
-import { useCarriage } from '../price/CarriageFields';
+import { useCarriage } from '../ui/CarriageFields';
 
 /** A programme that is compared: one of the ledger's, nothing at all, or water only. */
 export interface Candidate {

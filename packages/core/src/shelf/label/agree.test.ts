@@ -96,3 +96,36 @@ test('a density in pounds a cubic foot is not one a gallon', () => {
   expect(readLabel('Density 28 lb/cu ft').densityKgPerL).toBeCloseTo(0.4485, 3);
   expect(readLabel('Weight per gallon 9.4 lb').densityKgPerL).toBeCloseTo(1.126, 3);
 });
+
+test.each([
+  'Results expressed on a dry matter basis',
+  'Results are reported on a dry weight basis.',
+  'reported on dry weight',
+  'All values on dry matter',
+  '(dry matter basis)',
+  'Values in % DM',
+  'DM',
+  'Angaben in TS',
+  'i.d. TS',
+  'Résultats exprimés sur matière sèche',
+  'Résultats sur MS',
+  'Risultati espressi sulla sostanza secca',
+  'Risultati sul secco',
+])('“%s” above or below the figures puts all of them on dry matter', (words) => {
+  const figures = ['Moisture 40 %', 'Total N 2.0 %', 'P2O5 1.0 %'];
+  for (const lines of [
+    [words, ...figures],
+    [...figures, words],
+  ])
+    expect(readLabel(lines.join('\n')).analysis.map((a) => a.value)).toEqual([
+      { kind: 'number', value: 1.2 },
+      { kind: 'number', value: 0.6 },
+    ]);
+  // Without the moisture none is taken.
+  expect(readLabel(['Total N 2.0 %', 'P2O5 1.0 %', words].join('\n')).analysis).toEqual([]);
+});
+
+test('columns as received and dry beside each other are columns still, and what stands in the other is not divided', () => {
+  const table = ['Parameter    As received    Dry basis', 'Moisture %    40', 'Total N %    1.2    2.0'];
+  expect(readLabel(table.join('\n')).analysis.map((a) => a.value)).toEqual([{ kind: 'number', value: 1.2 }]);
+});

@@ -1,4 +1,13 @@
-import { columnsOf, subjectOf, tells, unitAmong, valuesIn, type Prepared, type Token } from '../../reading/index.js';
+import {
+  columnsOf,
+  statesDry,
+  subjectOf,
+  tells,
+  unitAmong,
+  valuesIn,
+  type Prepared,
+  type Token,
+} from '../../reading/index.js';
 import type { Context } from './context.js';
 import type { Read } from './reading.js';
 
@@ -8,7 +17,7 @@ const EXTRACT = ['q.extract', 'q.available'] as const;
 /** A table's heading: its columns hold for the rows below. Where several beds stand side by side, one is chosen by a person. */
 export function readTableHead(p: Prepared, context: Context): Read | undefined {
   const { tokens } = p;
-  const columns = columnsOf(p);
+  const columns = statesDry(p) ? undefined : columnsOf(p);
   if (!columns) return undefined;
   context.columns = columns;
   const own = tokens.filter((t) => !columns.some((c) => c.unit === t));
