@@ -50,17 +50,22 @@ export type SoilWord =
 
 type Means = ReadonlySet<Meaning>;
 
-/** What stands behind "as" says in which form it is there, not how it is told: "Phosphorus (as phosphate)". */
+const OXIDE_WORD = /^(?:oxide|oxid|oxyde|oxido|óxido|ossido)s?$/iu;
+/** What stands behind "as" says in which form it is there, not how it is told: "Phosphorus (as phosphate)", "Magnesium (Mg) as oxide". */
 function withoutPresence(tokens: readonly Token[], inNitrogen: boolean): readonly Token[] {
   return tokens.filter(
     (token, i) =>
       !(
         tells(tokens[i - 1], 'as') &&
         (tells(token, 'anion', 'anion.sulphate', 'anion.carbonate', 'trade.P2O5') ||
+          (OXIDE_WORD.test(token.text) && tokens.slice(0, i).some((t) => tells(t, ...APPLIED_AS_OXIDE))) ||
           (tells(token, 'form.nitrate', 'el.Cl') && !inNitrogen && !tokens.slice(0, i).some((t) => tells(t, 'el.N'))))
       ),
   );
 }
+
+/** Elements that are given as an oxide. Phosphorus and potassium are not: theirs is how they are told. */
+const APPLIED_AS_OXIDE = ['el.Mg', 'el.Ca', 'el.Zn', 'el.Mn', 'el.Fe', 'el.Cu'] as const;
 
 const SOIL_WORDS: readonly (readonly [Meaning, SoilWord])[] = [
   ['of.advice', 'advice'],
@@ -129,7 +134,8 @@ const nutrient = (means: Means, element: Nutrient, basis: Basis, form?: Nitrogen
 
 function nitrogen(means: Means, inNitrogen: boolean): Subject | undefined {
   const named = means.has('el.N');
-  if ([...FORMS.filter(([m]) => m.startsWith('form') && means.has(m))].length > 1) return { kind: 'several' };
+  // Ammonium and nitrate together are neither of them.
+  if (new Set(FORMS.flatMap(([m, form]) => (means.has(m) ? [form] : []))).size > 1) return { kind: 'several' };
   if (!named && !inNitrogen) {
     // An anion or a cation beside the form makes it a salt.
     if (means.has('anion') || means.has('anion.sulphate') || means.has('trade.P2O5') || means.has('el.Cl'))

@@ -113,3 +113,20 @@ test('a pasted grade line keeps its bracket, and its contradiction stands among 
   expect(read.findings.map((f) => f.code)).toContain('grade.bracket');
   expect(read.directions).toEqual([direction('3 lb/1000 ft²')]);
 });
+
+test.each([
+  ['Cd', 20, '%', true],
+  ['Cd', 1000, 'mg/kg', false],
+  ['Cd', 1001, 'mg/kg', true],
+  ['Pb', 5, '%', false],
+  ['Pb', 5.1, '%', true],
+  ['Zn', 20, '%', false],
+] as const)('%s %p %s is more than anything holds: %p', (analyte, value, unit, refused) => {
+  const found = labelChecks({
+    grade: undefined,
+    analysis: [line(analyte, value, 'element', unit)],
+    derivedFrom: [],
+    densityKgPerL: undefined,
+  }).filter((f) => f.code === 'value.metal');
+  expect(found.map((f) => f.severity)).toEqual(refused ? ['impossible'] : []);
+});

@@ -1,6 +1,7 @@
 import {
   analyteName,
   compoundPerElement,
+  elementOf,
   formulaText,
   NITROGEN_FORMS,
   symbolIn,
@@ -28,6 +29,15 @@ export type LabelFacts = Pick<Product, 'grade' | 'analysis' | 'derivedFrom' | 'd
 
 const percent = (fraction: number): string => `${formatTrimmed(fraction * 100)} %`;
 
+/** The most of a metal that anything put on a bed plausibly holds, as a fraction; far above any ash, rock or sludge. */
+const MOST_OF_METAL: Readonly<Partial<Record<Nutrient, number>>> = {
+  Cd: 0.001,
+  Hg: 0.001,
+  As: 0.01,
+  Pb: 0.05,
+  Cr: 0.1,
+};
+
 function impossibleValues({ analysis, ...label }: LabelFacts): Finding[] {
   return analysis.flatMap((line, i): Finding[] => {
     const { low, mid, high } = declaredRange(line.value);
@@ -49,6 +59,16 @@ function impossibleValues({ analysis, ...label }: LabelFacts): Finding[] {
           severity: 'impossible',
           path,
           message: `Read ${low}–${mid}–${high} for ${name}, expected low, middle, high in order.`,
+        },
+      ];
+    const bound = MOST_OF_METAL[elementOf(line.analyte)];
+    if (bound !== undefined && high * UNIT_FACTOR[line.unit] > bound)
+      return [
+        {
+          code: 'value.metal',
+          severity: 'impossible',
+          path,
+          message: `Read ${formatTrimmed(high)} ${line.unit} ${name}: no fertiliser or soil holds more than ${formatTrimmed(bound * 1e6)} mg/kg. Is it mg/kg?`,
         },
       ];
     const perVolume = line.unit === '% w/v' || line.unit === 'g/L';

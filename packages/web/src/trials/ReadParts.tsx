@@ -40,7 +40,7 @@ function differenceText(arm: ArmReading, control: ArmReading | undefined, writte
   if (arm.atLeast && control?.atLeast) return 'unknown';
   const bound = arm.atLeast ? '≥ ' : control?.atLeast ? '≤ ' : '';
   const { difference, interval } = arm.against;
-  const between = interval ? `, ${written(interval.low)} to ${written(interval.high)}` : '';
+  const between = interval ? ` (${written(interval.low)} to ${written(interval.high)})` : '';
   return `${bound}${written(difference)}${between}`;
 }
 

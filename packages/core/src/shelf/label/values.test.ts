@@ -248,3 +248,20 @@ test('"not less than 17 %" is a guarantee of 17 %, "less than 17 %" a limit', ()
   expect(nitrogen('Nitrogen, not less than 17 %')).toEqual({ kind: 'number', value: 17 });
   expect(nitrogen('Nitrogen, less than 17 %')).toEqual({ kind: 'below', limit: 17 });
 });
+
+test.each([
+  ['Magnesium (Mg) as oxide 1.2 %', 'Mg element 1.2'],
+  ['Zinc as oxide 0.5 %', 'Zn element 0.5'],
+  ['Phosphorus as P2O5 4 %', 'P P2O5 4'],
+  ['Magnesium as MgO 2 %', 'Mg MgO 2'],
+])('what stands behind “as” is the form it is given in, or the basis where it is a formula: %s', (text, read) => {
+  const told = readLabel(text).analysis.map(
+    ({ analyte, basis, value }) => `${analyte} ${basis} ${value.kind === 'number' ? value.value : ''}`,
+  );
+  expect(told).toEqual([read]);
+});
+
+test.each(['NH4 + NO3 4.2 %', 'Ammonium + nitrate 4.2 %'])(
+  'ammonium and nitrate together are neither of them: %s',
+  (text) => expect(readLabel(text).analysis).toEqual([]),
+);
