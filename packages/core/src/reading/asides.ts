@@ -52,8 +52,10 @@ const PATTERNS: readonly (readonly [RegExp, string])[] = [
   ],
   [/(?<![\p{L}\d])k\s?=\s?2(?:[.,]0)?(?![\d.,])/giu, 'how many times the standard uncertainty'],
   [/\b(?:mehlich|bray|meh|m-)[- ]?(?:p[- ]?)?[123](?![\d.,]\d|\d)/gi, 'a method'],
+  [/\b(?:ISO|DIN|EN|CAS|NF ?U?|UNI|BS)[\s:]*(?:No\.?|Nr\.?|X)?\s*\d[\d/.:-]*\d(?![\d.,]*\s*%)/g, 'a number of a rule'],
   [
-    /\b(?:ISO|DIN|EN|AOAC|EPA|CAS|VDLUFA|NF ?U?|UNI|BS)[\s:]*(?:No\.?|Nr\.?|X)?\s*\d[\d/.:-]*\d(?![\d.,]*\s*%)/g,
+    // Letters in capitals beside a number of four digits or 123.45 are somebody's rule or method, whoever they are.
+    /\b(?!NPK|PK|NP|NK)[A-Z]{3,6}\s(?:No\.?\s?|Nr\.?\s?)?(?:\d{4}[A-Z]?|\d{3}\.\d{2})(?![\d.,])(?!\s*(?:%|‰|m?g\b|kg\b|ppm\b|[µu]g\b|ml\b|lbs?\b))/g,
     'a number of a rule',
   ],
   [

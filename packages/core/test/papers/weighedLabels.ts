@@ -45,7 +45,7 @@ ALSO CONTAINS NON-PLANT FOOD INGREDIENTS:
 Weight per gallon: 9.4 lbs at 68F
 NET CONTENTS: 1 U.S. quart (946 mL)
 Mix 2 tbsp per gallon of water. Apply every 2-3 weeks.
-F1234 EPA Est. none`,
+F1234 Est. none`,
     figures: [
       'N element 2 %',
       'N.ammoniacal element 0.3 %',

@@ -9,10 +9,10 @@ afterEach(async () => {
 });
 const PATIENCE_MS = 150;
 /** A seller's server that answers so. */
-async function feedOf(answer: RequestListener): Promise<SellersFeed> {
+async function feedOf(answer: RequestListener, patienceMs = PATIENCE_MS): Promise<SellersFeed> {
   server = createServer(answer);
   await new Promise<void>((ok) => server.listen(0, '127.0.0.1', ok));
-  return new SellersFeed(`http://127.0.0.1:${(server.address() as AddressInfo).port}`, PATIENCE_MS);
+  return new SellersFeed(`http://127.0.0.1:${(server.address() as AddressInfo).port}`, patienceMs);
 }
 async function textOf(feed: SellersFeed): Promise<string> {
   let text = '';
@@ -20,7 +20,8 @@ async function textOf(feed: SellersFeed): Promise<string> {
   return text;
 }
 
-test('what comes slowly, but comes, is read to its end', async () => {
+test('what comes slowly, but comes, is read to its end: longer in all than patience lasts, each piece long before', async () => {
+  const patienceMs = 4000;
   const feed = await feedOf((_, response) => {
     let n = 0;
     const timer = setInterval(() => {
@@ -28,8 +29,8 @@ test('what comes slowly, but comes, is read to its end', async () => {
       if (++n < 6) return;
       clearInterval(timer);
       response.end();
-    }, PATIENCE_MS / 2);
-  });
+    }, patienceMs / 5);
+  }, patienceMs);
   expect(await textOf(feed)).toBe('0\n1\n2\n3\n4\n5\n');
 });
 
