@@ -12,12 +12,16 @@ test('a few pieces are worked at once, and handed over in their order however lo
   let working = 0;
   let most = 0;
   const handed: number[] = [];
+  // The first three go on only when all three are at work, however slow the machine.
+  let threeAreAtWork = (): void => undefined;
+  const three = new Promise<void>((ok) => (threeAreAtWork = ok));
   await inOrder(
     numbers(12),
     3,
     async (n) => {
       most = Math.max(most, (working += 1));
-      await rest(n % 3 === 0 ? 20 : 2);
+      if (working === 3) threeAreAtWork();
+      await (n < 3 ? three : rest(n % 3 === 0 ? 20 : 2));
       working -= 1;
       return n * 10;
     },

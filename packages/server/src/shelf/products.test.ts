@@ -223,7 +223,8 @@ test('a list costs the same number of queries however long it is', async () => {
     spy.mockRestore();
     enabled.mockRestore();
     orm.config.set('debug', false);
-    return queries.length;
+    // What a ledger's rows are asked for; what the server asks for itself meanwhile, of its connections or counts, is not the list's.
+    return queries.filter((sql) => sql.includes('workspace_id')).length;
   };
   const short = await count(2);
   expect(short).toBeGreaterThan(0);
