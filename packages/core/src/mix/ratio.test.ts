@@ -7,7 +7,7 @@ test('2:0:1 is a ratio and 2-0-1 is a grade', () => {
   expect(['2-0-1', '5/3/4', '12 0 0', 'N 2'].map(writtenAsRatio)).toEqual([false, false, false, false]);
 });
 
-test('a nutrient that is short is told by what factor, with the ingredient that brings it', () => {
+test('says by what factor a nutrient is short, with the ingredient that brings it', () => {
   const [n, k] = [midSupply(urea, 'N'), midSupply(potash, 'K') * 1.2046];
   // As much K2O as N where twice as much N is asked: N is short by half.
   const mix = [

@@ -49,7 +49,7 @@ test('what the label leaves open is drawn: forms of meal with nitrate, the longe
   }
   const known = run({ ...prills, longevity: { days: 120, referenceC: 21 } }, wheatStrip, IN);
   expect(known.assumptions.map((a) => a.label)).not.toContain('rated longevity of the coating, not entered');
-  // At its middle the one that is supposed is the one that is entered.
+  // A typical longevity at its middle gives the same as that longevity entered.
   expect([...known.run.available]).toEqual([...run(prills, wheatStrip, IN).run.available]);
 });
 
